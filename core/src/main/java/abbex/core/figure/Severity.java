@@ -1,0 +1,9 @@
+package abbex.core.figure;
+
+/** How much a finding matters, least first. */
+public enum Severity {
+    CLEAR,
+    NOTE,
+    LOOK,
+    STOP
+}

@@ -1,0 +1,43 @@
+package abbex.core.heights;
+
+import abbex.core.figure.Finding;
+import abbex.core.figure.Place;
+import abbex.core.figure.Severity;
+import abbex.core.units.Length;
+import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.Vehicle;
+import abbex.core.vehicle.VehicleKind;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Predicate;
+
+/** What a comparison starts from, and the findings it gathers on its way. */
+record Comparison(
+        Vehicle vehicle,
+        HeightSheet before,
+        HeightSheet after,
+        Advertised advertised,
+        Limits limits,
+        List<Finding> findings) {
+    static Comparison of(Vehicle vehicle, HeightSheet before, HeightSheet after, Advertised advertised, Limits limits) {
+        return new Comparison(vehicle, before, after, advertised, limits, new ArrayList<>());
+    }
+
+    void say(HeightFinding code, Severity severity, Place place, Object... values) {
+        findings.add(Finding.of(code, severity, place, values));
+    }
+
+    /** The same wheels on both sheets, as far as anybody said. */
+    boolean sameWheels() {
+        return !before.state().differs(after.state(), SheetState.Item.WHEEL_SET);
+    }
+
+    /** Twist of body and floor that the diagonal difference may show, at k = 2. */
+    Length twist() {
+        return (vehicle.kind() == VehicleKind.CAR ? limits.twistCar() : limits.twistTruck()).times(2);
+    }
+
+    static List<Corner> corners(Predicate<Corner> which) {
+        return Corner.WALK.stream().filter(which).toList();
+    }
+}

@@ -1,0 +1,108 @@
+package abbex.core.heights;
+
+import abbex.core.figure.Figure;
+import abbex.core.figure.Reason;
+import abbex.core.figure.Severity;
+import abbex.core.units.Estimate;
+import abbex.core.units.Length;
+import abbex.core.units.Uncertainty;
+import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.End;
+import abbex.core.vehicle.Whole;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * The diagonal difference d = (LF + RR) − (RF + LR): four heights of a stiff body have three freedoms, and this is what is
+ * left. It says that something is wrong, never at which corner.
+ */
+final class Diagonals {
+    private Diagonals() {}
+
+    static Map<Method, BeforeAfter> run(Comparison c, Map<End, EndDrop> ends) {
+        Map<Method, BeforeAfter> diagonals = new EnumMap<>(Method.class);
+        for (Method method : Method.values()) {
+            BeforeAfter both = BeforeAfter.of(of(c.before(), method), of(c.after(), method));
+            // A gap has the tyres' free radii in it; it says nothing that hub to lip does not.
+            if (method != Method.TG && !both.isEmpty()) {
+                diagonals.put(method, both);
+            }
+        }
+        say(c, diagonals, ends);
+        return Collections.unmodifiableMap(diagonals);
+    }
+
+    private static Optional<Figure<Estimate>> of(HeightSheet sheet, Method method) {
+        if (!sheet.complete(method)) {
+            return Optional.empty();
+        }
+        Length d = Length.ZERO;
+        double variance = 0;
+        Object[] inputs = new Object[4];
+        for (Corner corner : Corner.WALK) {
+            Height height = sheet.get(corner, method);
+            d = d.plus(height.value().times(corner.diagonalSign()));
+            double u = height.estimate().uncertainty().standard();
+            variance += u * u;
+            inputs[corner.ordinal()] = height;
+        }
+        return Optional.of(new Figure<>(
+                new Estimate(d, Uncertainty.known(Math.sqrt(variance))), Reason.of(HeightFormula.DIAGONAL, inputs)));
+    }
+
+    private static void say(Comparison c, Map<Method, BeforeAfter> diagonals, Map<End, EndDrop> ends) {
+        List<Method> moved = new ArrayList<>();
+        List<Method> held = new ArrayList<>();
+        diagonals.forEach((method, d) -> d.change().map(Figure::value).ifPresent(change -> {
+            Length allowance = c.twist().plus(roll(c, ends, method));
+            (change.differsFromZero(allowance) ? moved : held).add(method);
+        }));
+        if (!moved.isEmpty()) {
+            Method worst = moved.get(0);
+            Object change = diagonals.get(worst).change().orElseThrow().value();
+            if (held.isEmpty()) {
+                c.say(HeightFinding.DIAGONAL_MOVED, Severity.LOOK, Whole.VEHICLE, List.copyOf(moved), change);
+            } else {
+                c.say(
+                        HeightFinding.DIAGONAL_ONE_METHOD,
+                        Severity.LOOK,
+                        Spot.of(Corner.LF, worst),
+                        List.copyOf(moved),
+                        change,
+                        List.copyOf(held));
+            }
+        } else if (!held.isEmpty()) {
+            c.say(HeightFinding.DIAGONAL_HELD, Severity.CLEAR, Whole.VEHICLE, List.copyOf(held));
+        }
+        before(c, diagonals);
+    }
+
+    /** A diagonal that was there before: the body's, the frame's or the floor's own. */
+    private static void before(Comparison c, Map<Method, BeforeAfter> diagonals) {
+        for (Method method : List.of(Method.GF, Method.RIM, Method.HF)) {
+            BeforeAfter d = diagonals.get(method);
+            Optional<Estimate> was = d == null ? Optional.empty() : d.before().map(Figure::value);
+            if (was.isPresent() && was.get().differsFromZero(c.twist())) {
+                c.say(HeightFinding.DIAGONAL_BEFORE, Severity.NOTE, Whole.VEHICLE, method, was.get());
+                return;
+            }
+        }
+    }
+
+    /** Roll times the difference of the widths front and rear, with the tracks standing in for the lips' widths. */
+    private static Length roll(Comparison c, Map<End, EndDrop> ends, Method method) {
+        Optional<Length> front = c.vehicle().frontTrack();
+        Optional<Length> rear = c.vehicle().rearTrack();
+        BeforeAfter sides = ends.get(End.FRONT).leftRight().get(method);
+        if (front.isEmpty() || rear.isEmpty() || sides == null || sides.change().isEmpty()) {
+            return Length.ZERO;
+        }
+        double rolled = sides.change().get().value().value().mm() / front.get().mm();
+        return Length.ofRoundedMm(
+                Math.abs(rolled) * front.get().minus(rear.get()).abs().mm());
+    }
+}

@@ -1,0 +1,168 @@
+package abbex.core.heights;
+
+import static abbex.core.heights.HeightFinding.CORNER_ROSE;
+import static abbex.core.heights.HeightFinding.ONLY_FRAME;
+import static abbex.core.heights.HeightFinding.TYRE_IN_DROP;
+
+import abbex.core.figure.Figure;
+import abbex.core.figure.Reason;
+import abbex.core.figure.Severity;
+import abbex.core.units.Estimate;
+import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.End;
+import abbex.core.vehicle.Tyre;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** Drops per corner, method and end. */
+final class Drops {
+    /** Where no wheel-referenced method was read on both sheets; frame heights are read elsewhere on the body. */
+    private static final List<Method> WITH_TYRE = List.of(Method.GF, Method.TG);
+
+    private Drops() {}
+
+    static Map<Corner, CornerDrop> corners(Comparison c) {
+        Map<Corner, CornerDrop> drops = new EnumMap<>(Corner.class);
+        for (Corner corner : Corner.WALK) {
+            drops.put(corner, corner(c, corner));
+        }
+        say(c, drops);
+        return Collections.unmodifiableMap(drops);
+    }
+
+    private static CornerDrop corner(Comparison c, Corner corner) {
+        Map<Method, Figure<Estimate>> byMethod = new EnumMap<>(Method.class);
+        for (Method method : Method.values()) {
+            Height before = c.before().get(corner, method);
+            Height after = c.after().get(corner, method);
+            if (before != null && after != null) {
+                byMethod.put(
+                        method,
+                        new Figure<>(
+                                before.estimate().minus(after.estimate()),
+                                Reason.of(HeightFormula.DROP, before, after)));
+            }
+        }
+        Optional<Method> best = best(byMethod);
+        return new CornerDrop(
+                corner,
+                best.map(byMethod::get),
+                best,
+                Collections.unmodifiableMap(byMethod),
+                gap(c, corner),
+                difference(c, corner, Method.GF, Method.HF, HeightFormula.LOADED_RADIUS),
+                difference(c, corner, Method.HF, Method.TG, HeightFormula.FREE_RADIUS),
+                difference(c, corner, Method.RIM, Method.HF, HeightFormula.RIM_RADIUS));
+    }
+
+    /** The hub-referenced method of least uncertainty: averaging it with a method that has the tyre in it claims too much. */
+    private static Optional<Method> best(Map<Method, Figure<Estimate>> byMethod) {
+        Method best = null;
+        for (Map.Entry<Method, Figure<Estimate>> entry : byMethod.entrySet()) {
+            if (entry.getKey().hubReferenced()
+                    && (best == null || standard(entry.getValue()) < standard(byMethod.get(best)))) {
+                best = entry.getKey();
+            }
+        }
+        return best != null
+                ? Optional.of(best)
+                : WITH_TYRE.stream().filter(byMethod::containsKey).findFirst();
+    }
+
+    private static double standard(Figure<Estimate> figure) {
+        return figure.value().uncertainty().standard();
+    }
+
+    private static BeforeAfter gap(Comparison c, Corner corner) {
+        Optional<Tyre> tyre = c.vehicle().tyre(corner.end());
+        return BeforeAfter.of(gap(c.before(), corner, tyre), gap(c.after(), corner, tyre));
+    }
+
+    private static Optional<Figure<Estimate>> gap(HeightSheet sheet, Corner corner, Optional<Tyre> tyre) {
+        Height hub = sheet.get(corner, Method.HF);
+        return hub == null
+                ? Optional.empty()
+                : tyre.map(t -> new Figure<>(
+                        new Estimate(
+                                hub.value().minus(t.freeRadius()),
+                                hub.estimate().uncertainty()),
+                        Reason.of(HeightFormula.GAP, hub, t.freeRadius())));
+    }
+
+    private static BeforeAfter difference(
+            Comparison c, Corner corner, Method greater, Method lesser, HeightFormula formula) {
+        return BeforeAfter.of(
+                difference(c.before(), corner, greater, lesser, formula),
+                difference(c.after(), corner, greater, lesser, formula));
+    }
+
+    private static Optional<Figure<Estimate>> difference(
+            HeightSheet sheet, Corner corner, Method greater, Method lesser, HeightFormula formula) {
+        Height a = sheet.get(corner, greater);
+        Height b = sheet.get(corner, lesser);
+        return a == null || b == null
+                ? Optional.empty()
+                : Optional.of(new Figure<>(a.estimate().minus(b.estimate()), Reason.of(formula, a, b)));
+    }
+
+    private static void say(Comparison c, Map<Corner, CornerDrop> drops) {
+        List<Corner> tyre = new ArrayList<>();
+        List<Corner> frame = new ArrayList<>();
+        drops.forEach((corner, drop) -> {
+            drop.bestMethod().filter(m -> !m.hubReferenced()).ifPresent(m -> tyre.add(corner));
+            if (drop.best().isEmpty() && drop.byMethod().containsKey(Method.FG)) {
+                frame.add(corner);
+            }
+            drop.best()
+                    .map(Figure::value)
+                    .filter(d -> d.value().sign() < 0 && d.differsFromZero())
+                    .ifPresent(d -> c.say(CORNER_ROSE, Severity.LOOK, corner, corner, d.negate()));
+        });
+        if (!tyre.isEmpty()) {
+            c.say(TYRE_IN_DROP, Severity.NOTE, tyre.get(0), List.copyOf(tyre));
+        }
+        if (!frame.isEmpty()) {
+            c.say(ONLY_FRAME, Severity.NOTE, frame.get(0), List.copyOf(frame));
+        }
+    }
+
+    static Map<End, EndDrop> ends(Comparison c, Map<Corner, CornerDrop> corners) {
+        Map<End, EndDrop> ends = new EnumMap<>(End.class);
+        for (End end : End.values()) {
+            Optional<Figure<Estimate>> left = corners.get(end.left()).best();
+            Optional<Figure<Estimate>> right = corners.get(end.right()).best();
+            Optional<Figure<Estimate>> mean = left.isPresent() && right.isPresent()
+                    ? Optional.of(new Figure<>(
+                            Estimate.mean(left.get().value(), right.get().value()),
+                            Reason.of(
+                                    HeightFormula.MEAN_OF_SIDES,
+                                    left.get().value(),
+                                    right.get().value())))
+                    : Optional.empty();
+            Map<Method, BeforeAfter> sides = new EnumMap<>(Method.class);
+            for (Method method : Method.values()) {
+                BeforeAfter both =
+                        BeforeAfter.of(leftRight(c.before(), end, method), leftRight(c.after(), end, method));
+                if (!both.isEmpty()) {
+                    sides.put(method, both);
+                }
+            }
+            ends.put(end, new EndDrop(end, mean, Collections.unmodifiableMap(sides)));
+        }
+        return Collections.unmodifiableMap(ends);
+    }
+
+    private static Optional<Figure<Estimate>> leftRight(HeightSheet sheet, End end, Method method) {
+        Height left = sheet.get(end.left(), method);
+        Height right = sheet.get(end.right(), method);
+        return left == null || right == null
+                ? Optional.empty()
+                : Optional.of(new Figure<>(
+                        left.estimate().minus(right.estimate()),
+                        Reason.of(HeightFormula.LEFT_MINUS_RIGHT, left, right)));
+    }
+}

@@ -1,0 +1,16 @@
+package abbex.core.heights;
+
+import abbex.core.figure.Figure;
+import abbex.core.units.Estimate;
+import abbex.core.vehicle.End;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * How far an end came down, and how its sides stand to each other.
+ *
+ * @param end front or rear
+ * @param drop the mean of left and right, positive down
+ * @param leftRight per method, left minus right, positive when left stands higher
+ */
+public record EndDrop(End end, Optional<Figure<Estimate>> drop, Map<Method, BeforeAfter> leftRight) {}

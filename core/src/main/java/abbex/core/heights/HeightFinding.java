@@ -1,0 +1,55 @@
+package abbex.core.heights;
+
+import abbex.core.figure.FindingCode;
+
+/** What a drop sheet may have to say. The order is that in which findings of one severity are shown. */
+public enum HeightFinding implements FindingCode {
+    STATE_PRESSURE(false),
+    STATE_DIFFERS(false),
+    STATE_NOT_TAKEN(true),
+    STATE_HALF_TAKEN(true),
+    UNIT_DOUBT(false),
+    WRONG_COLUMN(false),
+    UNUSUAL_HEIGHT(false),
+    REPEATS_DISAGREE(false),
+    TYRE_OR_MISREAD(false),
+    TYRE_SIDES(false),
+    FREE_RADIUS_MOVED(false),
+    RIM_RADIUS_MOVED(false),
+    RIM_RADIUS_SIDES(false),
+    WHEEL_AGAINST_FRAME(false),
+    DIAGONAL_ONE_METHOD(false),
+    DIAGONAL_MOVED(false),
+    DIAGONAL_BEFORE(false),
+    CORNER_ROSE(false),
+    LEFT_RIGHT_NEW(false),
+    LEFT_RIGHT_AS_BEFORE(false),
+    LEFT_RIGHT_BEFORE(false),
+    LESS_THAN_PROMISED(false),
+    MORE_THAN_PROMISED(false),
+    LESS_BUT_USUAL(false),
+    MORE_BUT_USUAL(false),
+    TYRE_IN_DROP(false),
+    ONLY_FRAME(false),
+    NO_BEFORE(true),
+    BEFORE_CORRECTED_LATER(false),
+    FINER_THAN_TAPE(false),
+    RAKE_OVER_WHEELBASE(false),
+    RAKE_CHANGED(false),
+    STILL_TO_READ(true),
+    NO_FRAME(true),
+    AS_PROMISED(false),
+    LEFT_RIGHT_GOOD(false),
+    DIAGONAL_HELD(false);
+
+    private final boolean open;
+
+    HeightFinding(boolean open) {
+        this.open = open;
+    }
+
+    @Override
+    public boolean open() {
+        return open;
+    }
+}

@@ -1,0 +1,94 @@
+package abbex.core.heights;
+
+import abbex.core.vehicle.Corner;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/** All heights of a vehicle taken at one stage, with the state it stood in. Immutable. */
+public final class HeightSheet {
+    private final SheetState state;
+    private final @Nullable Height[] heights;
+
+    private HeightSheet(SheetState state, @Nullable Height[] heights) {
+        this.state = state;
+        this.heights = heights;
+    }
+
+    /** Several readings of one spot are repeats by different people: their mean is the height. */
+    public static HeightSheet of(SheetState state, Collection<Reading> readings) {
+        List<List<Reading>> bySpot = new ArrayList<>(Spot.COUNT);
+        for (int i = 0; i < Spot.COUNT; i++) {
+            bySpot.add(null);
+        }
+        for (Reading reading : readings) {
+            int i = reading.spot().index();
+            if (bySpot.get(i) == null) {
+                bySpot.set(i, new ArrayList<>(1));
+            }
+            bySpot.get(i).add(reading);
+        }
+        Height[] heights = new Height[Spot.COUNT];
+        for (int i = 0; i < heights.length; i++) {
+            List<Reading> here = bySpot.get(i);
+            heights[i] = here == null ? null : Height.of(here.get(0).spot(), here);
+        }
+        return new HeightSheet(state, heights);
+    }
+
+    public static HeightSheet empty() {
+        return of(SheetState.NOT_TAKEN, List.of());
+    }
+
+    public SheetState state() {
+        return state;
+    }
+
+    public Optional<Height> at(Corner corner, Method method) {
+        return Optional.ofNullable(heights[Spot.index(corner, method)]);
+    }
+
+    @Nullable
+    Height get(Corner corner, Method method) {
+        return heights[Spot.index(corner, method)];
+    }
+
+    public boolean has(Method method) {
+        return Corner.WALK.stream().anyMatch(c -> get(c, method) != null);
+    }
+
+    public boolean complete(Method method) {
+        return Corner.WALK.stream().allMatch(c -> get(c, method) != null);
+    }
+
+    public boolean isEmpty() {
+        for (Height height : heights) {
+            if (height != null) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /** All heights, method by method in walking order. */
+    public List<Height> all() {
+        List<Height> all = new ArrayList<>(heights.length);
+        for (Height height : heights) {
+            if (height != null) {
+                all.add(height);
+            }
+        }
+        return all;
+    }
+
+    /** When the first reading that still stands was taken. */
+    public Optional<Instant> firstTaken() {
+        return all().stream()
+                .flatMap(h -> h.readings().stream())
+                .map(Reading::takenAt)
+                .min(Instant::compareTo);
+    }
+}

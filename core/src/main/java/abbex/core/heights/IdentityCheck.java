@@ -1,0 +1,116 @@
+package abbex.core.heights;
+
+import abbex.core.figure.Figure;
+import abbex.core.figure.Severity;
+import abbex.core.units.Estimate;
+import abbex.core.units.Length;
+import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.End;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+
+/**
+ * What must not change unless tyre, wheel, floor or tape did: loaded radius (GF − HF), free radius (HF − TG), rim radius
+ * (RIM − HF); and the frame drop against the wheels'.
+ */
+final class IdentityCheck {
+    /** How far from the corner towards the other axle a jacking point may lie, as a part of the wheelbase (common practice). */
+    private static final double FRAME_POINT = 0.35;
+
+    private IdentityCheck() {}
+
+    static void run(Comparison c, Map<Corner, CornerDrop> corners, Map<End, EndDrop> ends) {
+        if (c.sameWheels()) {
+            for (CornerDrop drop : corners.values()) {
+                constant(
+                        c,
+                        drop,
+                        drop.loadedRadius(),
+                        HeightFinding.TYRE_OR_MISREAD,
+                        c.limits().tyre());
+                constant(c, drop, drop.freeRadius(), HeightFinding.FREE_RADIUS_MOVED, Length.ZERO);
+                constant(c, drop, drop.rimRadius(), HeightFinding.RIM_RADIUS_MOVED, Length.ZERO);
+            }
+        }
+        for (End end : End.values()) {
+            CornerDrop left = corners.get(end.left());
+            CornerDrop right = corners.get(end.right());
+            sides(
+                    c,
+                    end,
+                    left,
+                    right,
+                    CornerDrop::loadedRadius,
+                    HeightFinding.TYRE_SIDES,
+                    c.limits().tyre());
+            sides(c, end, left, right, CornerDrop::rimRadius, HeightFinding.RIM_RADIUS_SIDES, Length.ZERO);
+        }
+        corners.values()
+                .forEach(drop -> frame(c, drop, corners.get(drop.corner().alongside())));
+    }
+
+    private static void constant(
+            Comparison c, CornerDrop drop, BeforeAfter radius, HeightFinding code, Length allowance) {
+        radius.change()
+                .map(Figure::value)
+                .filter(d -> d.differsFromZero(allowance))
+                .ifPresent(d -> c.say(
+                        code,
+                        Severity.LOOK,
+                        drop.corner(),
+                        drop.corner(),
+                        value(radius.before()),
+                        value(radius.after()),
+                        d));
+    }
+
+    private static Length value(Optional<Figure<Estimate>> figure) {
+        return figure.orElseThrow().value().value();
+    }
+
+    /** Left and right of an axle on the newest sheet that has both; said once, not when the stage already says it. */
+    private static void sides(
+            Comparison c,
+            End end,
+            CornerDrop left,
+            CornerDrop right,
+            Function<CornerDrop, BeforeAfter> radius,
+            HeightFinding code,
+            Length allowance) {
+        BeforeAfter l = radius.apply(left);
+        BeforeAfter r = radius.apply(right);
+        boolean after = l.after().isPresent() && r.after().isPresent();
+        Optional<Figure<Estimate>> a = after ? l.after() : l.before();
+        Optional<Figure<Estimate>> b = after ? r.after() : r.before();
+        if (a.isEmpty() || b.isEmpty()) {
+            return;
+        }
+        Estimate difference = a.get().value().minus(b.get().value());
+        if (difference.differsFromZero(allowance)) {
+            c.say(code, Severity.LOOK, end, end, value(a), value(b), difference);
+        }
+    }
+
+    /** The frame's drop lies between the drop of its corner and that a third of the way to the other end. */
+    private static void frame(Comparison c, CornerDrop here, CornerDrop alongside) {
+        Figure<Estimate> frame = here.byMethod().get(Method.FG);
+        if (frame == null
+                || here.best().isEmpty()
+                || !here.bestMethod().orElseThrow().hubReferenced()) {
+            return;
+        }
+        Estimate wheel = here.best().get().value();
+        double towards = alongside.best().isPresent()
+                ? (alongside.best().get().value().value().mm() - wheel.value().mm()) * FRAME_POINT
+                : 0;
+        double low = wheel.value().mm() + Math.min(0, towards);
+        double high = wheel.value().mm() + Math.max(0, towards);
+        double is = frame.value().value().mm();
+        double free = wheel.uncertainty().and(frame.value().uncertainty()).expanded()
+                + c.limits().tyre().mm();
+        if (is < low - free || is > high + free) {
+            c.say(HeightFinding.WHEEL_AGAINST_FRAME, Severity.LOOK, here.corner(), here.corner(), wheel, frame.value());
+        }
+    }
+}

@@ -1,0 +1,51 @@
+package abbex.core.heights;
+
+import abbex.core.figure.Severity;
+import abbex.core.units.Estimate;
+import abbex.core.units.Length;
+import abbex.core.vehicle.End;
+import java.util.Map;
+
+/** The measured drop of each end against what the box promises. */
+final class PromiseCheck {
+    private PromiseCheck() {}
+
+    static void run(Comparison c, Map<End, EndDrop> ends) {
+        for (EndDrop end : ends.values()) {
+            if (end.drop().isPresent()) {
+                c.advertised()
+                        .at(end.end())
+                        .ifPresent(range -> judge(c, end.end(), end.drop().get().value(), range));
+            }
+        }
+    }
+
+    private static void judge(Comparison c, End end, Estimate drop, Advertised.Range range) {
+        Length missing = range.least().minus(drop.value());
+        Length over = drop.value().minus(range.most());
+        Length expanded = drop.expanded();
+        if (missing.compareTo(expanded) > 0) {
+            boolean usual = missing.compareTo(c.limits().promise()) <= 0;
+            c.say(
+                    usual ? HeightFinding.LESS_BUT_USUAL : HeightFinding.LESS_THAN_PROMISED,
+                    usual ? Severity.NOTE : Severity.LOOK,
+                    end,
+                    end,
+                    drop,
+                    range,
+                    missing);
+        } else if (over.compareTo(expanded) > 0) {
+            boolean usual = over.compareTo(c.limits().promise()) <= 0;
+            c.say(
+                    usual ? HeightFinding.MORE_BUT_USUAL : HeightFinding.MORE_THAN_PROMISED,
+                    usual ? Severity.NOTE : Severity.LOOK,
+                    end,
+                    end,
+                    drop,
+                    range,
+                    over);
+        } else {
+            c.say(HeightFinding.AS_PROMISED, Severity.CLEAR, end, end, drop, range);
+        }
+    }
+}

@@ -1,0 +1,44 @@
+package abbex.core.heights;
+
+import abbex.core.units.Estimate;
+import abbex.core.units.Length;
+import abbex.core.units.TapeReading;
+import abbex.core.units.Uncertainty;
+import java.time.Instant;
+import java.util.Comparator;
+
+/**
+ * One reading that stands: what a tape said at a spot, to whom, when.
+ *
+ * @param spot corner and method
+ * @param tape what was read
+ * @param who short name of the person
+ * @param takenAt when it was taken
+ * @param correction true when it replaced an earlier reading of the same person
+ */
+public record Reading(Spot spot, TapeReading tape, String who, Instant takenAt, boolean correction) {
+    static final Comparator<Reading> BY_VALUE = Comparator.comparing(
+                    (Reading r) -> r.tape().value())
+            .thenComparing(r -> r.tape().raw())
+            .thenComparing(Reading::who)
+            .thenComparing(Reading::takenAt);
+
+    /** A reading of nobody in particular, for computation without a record. */
+    public static Reading of(Spot spot, TapeReading tape) {
+        return new Reading(spot, tape, "", Instant.EPOCH, false);
+    }
+
+    /**
+     * The reading with its standard uncertainty: the scale's rectangular half-width and the repeatability of finding the
+     * point, combined (JCGM 100:2008, 4.3.7 and 5.1.2).
+     */
+    public Estimate estimate() {
+        double scale = tape.standardMm();
+        double point = spot.method().repeatability().mm();
+        return new Estimate(value(), Uncertainty.known(Math.sqrt(scale * scale + point * point)));
+    }
+
+    public Length value() {
+        return tape.value();
+    }
+}

@@ -1,0 +1,157 @@
+package abbex.core.heights;
+
+import static abbex.core.heights.HeightFinding.BEFORE_CORRECTED_LATER;
+import static abbex.core.heights.HeightFinding.FINER_THAN_TAPE;
+import static abbex.core.heights.HeightFinding.NO_BEFORE;
+import static abbex.core.heights.HeightFinding.NO_FRAME;
+import static abbex.core.heights.HeightFinding.REPEATS_DISAGREE;
+import static abbex.core.heights.HeightFinding.STILL_TO_READ;
+import static abbex.core.heights.HeightFinding.UNIT_DOUBT;
+import static abbex.core.heights.HeightFinding.UNUSUAL_HEIGHT;
+import static abbex.core.heights.HeightFinding.WRONG_COLUMN;
+
+import abbex.core.figure.Severity;
+import abbex.core.units.Length;
+import abbex.core.units.LengthUnit;
+import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.VehicleKind;
+import abbex.core.vehicle.Whole;
+import java.math.BigDecimal;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+
+/** Each reading by itself and beside its partner: column, unit, repeats, what is missing, what was changed late. */
+final class ReadingCheck {
+    private ReadingCheck() {}
+
+    static void run(Comparison c) {
+        for (HeightSheet sheet : List.of(c.before(), c.after())) {
+            for (Height height : sheet.all()) {
+                usual(c, height);
+                repeats(c, height);
+            }
+        }
+        finer(c);
+        if (!c.after().isEmpty()) {
+            missing(c);
+            correctedLate(c);
+        }
+        boolean frame = c.before().has(Method.FG) || c.after().has(Method.FG);
+        if (!frame && !(c.before().isEmpty() && c.after().isEmpty())) {
+            c.say(NO_FRAME, Severity.NOTE, Whole.VEHICLE);
+        }
+    }
+
+    private static void usual(Comparison c, Height height) {
+        VehicleKind kind = c.vehicle().kind();
+        Method method = height.spot().method();
+        Length value = height.value();
+        if (method.usual(value, kind)) {
+            return;
+        }
+        Optional<LengthUnit> meant = otherUnit(height, kind);
+        if (meant.isPresent()) {
+            c.say(UNIT_DOUBT, Severity.LOOK, height.spot(), height.spot(), raw(height), meant.get());
+            return;
+        }
+        // GF, HF and RIM lie apart on one vehicle: a height at home in another column was probably put in this one.
+        List<Method> fits = java.util.Arrays.stream(Method.values())
+                .filter(m -> m != method && m.usual(value, kind))
+                .toList();
+        if (fits.isEmpty()) {
+            c.say(
+                    UNUSUAL_HEIGHT,
+                    Severity.LOOK,
+                    height.spot(),
+                    height.spot(),
+                    value,
+                    method.usualFrom(kind),
+                    method.usualTo(kind));
+        } else {
+            c.say(WRONG_COLUMN, Severity.LOOK, height.spot(), height.spot(), value, fits);
+        }
+    }
+
+    /** A bare number that is unusual as it was taken and usual in the other unit. */
+    private static Optional<LengthUnit> otherUnit(Height height, VehicleKind kind) {
+        Reading reading = height.readings().get(0);
+        if (!reading.tape().bareUnit()) {
+            return Optional.empty();
+        }
+        boolean metric = reading.tape().graduation().unit().metric();
+        LengthUnit was = metric ? LengthUnit.MILLIMETRE : LengthUnit.INCH;
+        LengthUnit other = metric ? LengthUnit.INCH : LengthUnit.MILLIMETRE;
+        BigDecimal number = reading.value().in(was);
+        return height.spot().method().usual(Length.of(number, other), kind) ? Optional.of(other) : Optional.empty();
+    }
+
+    private static String raw(Height height) {
+        return height.readings().get(0).tape().raw();
+    }
+
+    private static void repeats(Comparison c, Height height) {
+        List<Reading> readings = height.readings();
+        if (readings.size() < 2) {
+            return;
+        }
+        Reading low = readings.get(0);
+        Reading high = readings.get(readings.size() - 1);
+        if (high.estimate().minus(low.estimate()).differsFromZero()) {
+            c.say(
+                    REPEATS_DISAGREE,
+                    Severity.LOOK,
+                    height.spot(),
+                    height.spot(),
+                    low.value(),
+                    low.who(),
+                    high.value(),
+                    high.who());
+        }
+    }
+
+    private static void finer(Comparison c) {
+        java.util.stream.Stream.of(c.before(), c.after())
+                .flatMap(sheet -> sheet.all().stream())
+                .flatMap(height -> height.readings().stream())
+                .filter(reading -> reading.tape().finerThanTape())
+                .min(java.util.Comparator.comparing((Reading r) -> r.spot().code())
+                        .thenComparing(r -> r.tape().raw()))
+                .ifPresent(r -> c.say(
+                        FINER_THAN_TAPE,
+                        Severity.NOTE,
+                        r.spot(),
+                        r.spot(),
+                        r.tape().raw(),
+                        r.tape().graduation()));
+    }
+
+    private static void missing(Comparison c) {
+        for (Method method : Method.values()) {
+            List<Corner> noBefore = Comparison.corners(
+                    k -> c.after().get(k, method) != null && c.before().get(k, method) == null);
+            if (!noBefore.isEmpty()) {
+                c.say(NO_BEFORE, Severity.LOOK, Spot.of(noBefore.get(0), method), method, noBefore);
+            }
+            List<Corner> toRead = Comparison.corners(
+                    k -> c.after().get(k, method) == null && c.before().get(k, method) != null);
+            if (!toRead.isEmpty()) {
+                c.say(STILL_TO_READ, Severity.NOTE, Spot.of(toRead.get(0), method), method, toRead);
+            }
+        }
+    }
+
+    private static void correctedLate(Comparison c) {
+        Instant start = c.after().firstTaken().orElseThrow();
+        c.before().all().stream()
+                .flatMap(height -> height.readings().stream())
+                .filter(reading -> reading.correction() && reading.takenAt().isAfter(start))
+                .forEach(reading -> c.say(
+                        BEFORE_CORRECTED_LATER,
+                        Severity.NOTE,
+                        reading.spot(),
+                        reading.spot(),
+                        reading.value(),
+                        reading.who()));
+    }
+}

@@ -1,0 +1,74 @@
+package abbex.core.heights;
+
+import abbex.core.figure.Figure;
+import abbex.core.figure.Severity;
+import abbex.core.units.Estimate;
+import abbex.core.vehicle.End;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** Left against right of each axle, by the most trustworthy method that was read on both sides. */
+final class SideCheck {
+    private static final List<Method> ORDER = List.of(Method.RIM, Method.HF, Method.GF, Method.FG, Method.TG);
+
+    private SideCheck() {}
+
+    static void run(Comparison c, Map<End, EndDrop> ends) {
+        for (EndDrop end : ends.values()) {
+            Optional<Method> now = ORDER.stream()
+                    .filter(m -> end.leftRight().containsKey(m))
+                    .filter(m -> end.leftRight().get(m).after().isPresent())
+                    .findFirst();
+            if (now.isPresent()) {
+                after(c, end.end(), now.get(), end.leftRight().get(now.get()));
+            } else if (c.after().isEmpty()) {
+                ORDER.stream()
+                        .filter(m -> end.leftRight().containsKey(m))
+                        .findFirst()
+                        .ifPresent(m -> before(c, end.end(), m, end.leftRight().get(m)));
+            }
+        }
+    }
+
+    private static void before(Comparison c, End end, Method method, BeforeAfter sides) {
+        Estimate is = sides.before().orElseThrow().value();
+        if (is.differsFromZero() && is.value().abs().compareTo(c.limits().sidesGood()) > 0) {
+            c.say(HeightFinding.LEFT_RIGHT_BEFORE, Severity.NOTE, end, end, lower(end, is), abs(is), method);
+        }
+    }
+
+    private static void after(Comparison c, End end, Method method, BeforeAfter sides) {
+        Estimate is = sides.after().orElseThrow().value();
+        if (is.value().abs().compareTo(c.limits().sidesGood()) <= 0 || !is.differsFromZero()) {
+            c.say(HeightFinding.LEFT_RIGHT_GOOD, Severity.CLEAR, end, end, abs(is), method);
+            return;
+        }
+        boolean accepted = is.value().abs().compareTo(c.limits().sidesAccept()) <= 0;
+        boolean asBefore = sides.change()
+                .map(Figure::value)
+                .filter(d -> !d.differsFromZero())
+                .isPresent();
+        if (asBefore) {
+            c.say(
+                    HeightFinding.LEFT_RIGHT_AS_BEFORE,
+                    accepted ? Severity.NOTE : Severity.LOOK,
+                    end,
+                    end,
+                    lower(end, is),
+                    abs(is),
+                    abs(sides.before().orElseThrow().value()),
+                    method);
+        } else {
+            c.say(HeightFinding.LEFT_RIGHT_NEW, Severity.LOOK, end, end, lower(end, is), abs(is), method);
+        }
+    }
+
+    private static Object lower(End end, Estimate leftMinusRight) {
+        return leftMinusRight.value().sign() > 0 ? end.right() : end.left();
+    }
+
+    private static Estimate abs(Estimate e) {
+        return e.value().sign() < 0 ? e.negate() : e;
+    }
+}
