@@ -6,6 +6,7 @@ import abbex.core.figure.FindingCode;
 public enum HeightFinding implements FindingCode {
     STATE_PRESSURE(false),
     STATE_DIFFERS(false),
+    PRESSURE_NOT_TAKEN(true),
     STATE_NOT_TAKEN(true),
     STATE_HALF_TAKEN(true),
     UNIT_DOUBT(false),

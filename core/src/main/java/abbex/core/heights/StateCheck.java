@@ -61,7 +61,7 @@ final class StateCheck {
             }
         }
         if (!unsaid.isEmpty()) {
-            c.say(HeightFinding.STATE_NOT_TAKEN, Severity.NOTE, unsaid.get(0), List.copyOf(unsaid));
+            c.say(HeightFinding.PRESSURE_NOT_TAKEN, Severity.NOTE, unsaid.get(0), List.copyOf(unsaid));
         }
     }
 }

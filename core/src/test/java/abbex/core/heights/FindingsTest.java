@@ -87,7 +87,7 @@ class FindingsTest {
         assertEquals(
                 End.FRONT,
                 finding(compare(before(), low), HeightFinding.TYRE_SIDES).place());
-        assertTrue(codes(compare(before(), low)).contains("STATE_NOT_TAKEN"), "a blank pressure is never equal");
+        assertTrue(codes(compare(before(), low)).contains("PRESSURE_NOT_TAKEN"), "a blank pressure is never equal");
     }
 
     @Test

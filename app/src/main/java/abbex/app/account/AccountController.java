@@ -1,0 +1,123 @@
+package abbex.app.account;
+
+import abbex.app.page.Me;
+import abbex.app.page.Reader;
+import abbex.app.page.Words;
+import abbex.app.people.People;
+import abbex.app.people.Person;
+import abbex.core.units.Graduation;
+import java.nio.charset.StandardCharsets;
+import java.time.DateTimeException;
+import java.time.ZoneId;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
+
+/** One's own account: unit, tape, zone, theme, keys, password. */
+@Controller
+class AccountController {
+    private final People people;
+    private final Words words;
+
+    AccountController(People people, Words words) {
+        this.people = people;
+        this.words = words;
+    }
+
+    @GetMapping("/account")
+    String account(@Me Person me, Model model) {
+        Person.Likes likes = me.likes();
+        model.addAttribute("unit", likes.unit().symbol());
+        model.addAttribute("tape", likes.tape().toString());
+        model.addAttribute("zone", likes.zone().getId());
+        model.addAttribute("theme", likes.theme());
+        model.addAttribute("keys", likes.singleKeys());
+        model.addAttribute("problems", Map.of());
+        return "account";
+    }
+
+    @PostMapping("/account")
+    ModelAndView likes(
+            @Me Person me,
+            @RequestParam(defaultValue = "in") String unit,
+            @RequestParam(defaultValue = "") String tape,
+            @RequestParam(defaultValue = "") String zone,
+            @RequestParam(defaultValue = "auto") String theme,
+            @RequestParam(defaultValue = "false") boolean keys,
+            Model model) {
+        Map<String, String> problems = new LinkedHashMap<>();
+        Optional<Graduation> marks = Graduation.parse(tape);
+        if (marks.isEmpty()) {
+            problems.put("tape", words.say("problem.tape", Reader.of(me), tape));
+        }
+        ZoneId where = null;
+        try {
+            where = ZoneId.of(zone.strip());
+        } catch (DateTimeException none) {
+            problems.put("zone", words.say("problem.zone", Reader.of(me), zone));
+        }
+        if (problems.isEmpty()) {
+            String shown = theme.equals("bright") || theme.equals("dim") ? theme : "auto";
+            people.setLikes(me.id(), new Person.Likes(People.unit(unit), marks.orElseThrow(), where, shown, keys));
+            return new ModelAndView("redirect:/account?kept");
+        }
+        model.addAttribute("unit", unit);
+        model.addAttribute("tape", tape);
+        model.addAttribute("zone", zone);
+        model.addAttribute("theme", theme);
+        model.addAttribute("keys", keys);
+        return unfit(model, problems);
+    }
+
+    /** The theme alone, by its key. */
+    @PostMapping("/account/theme")
+    ResponseEntity<Void> theme(@Me Person me, @RequestParam String theme) {
+        if (!theme.equals("bright") && !theme.equals("dim")) {
+            return ResponseEntity.badRequest().build();
+        }
+        Person.Likes l = me.likes();
+        people.setLikes(me.id(), new Person.Likes(l.unit(), l.tape(), l.zone(), theme, l.singleKeys()));
+        return ResponseEntity.noContent().build();
+    }
+
+    @PostMapping("/account/password")
+    ModelAndView password(
+            @Me Person me,
+            @RequestParam(defaultValue = "") String present,
+            @RequestParam(defaultValue = "") String fresh,
+            @RequestParam(defaultValue = "") String again,
+            Model model) {
+        Map<String, String> problems = new LinkedHashMap<>();
+        if (!people.passwordIs(me.signInName(), present)) {
+            problems.put("present", words.say("problem.password.wrong"));
+        }
+        if (fresh.length() < 10) {
+            problems.put("fresh", words.say("problem.password.short"));
+        } else if (fresh.getBytes(StandardCharsets.UTF_8).length > 72) {
+            problems.put("fresh", words.say("problem.password.long"));
+        } else if (!fresh.equals(again)) {
+            problems.put("again", words.say("problem.password.same"));
+        }
+        if (problems.isEmpty()) {
+            people.setPassword(me.id(), fresh);
+            return new ModelAndView("redirect:/account?changed");
+        }
+        account(me, model);
+        return unfit(model, problems);
+    }
+
+    private static ModelAndView unfit(Model model, Map<String, String> problems) {
+        ModelAndView page = new ModelAndView("account", HttpStatus.valueOf(422));
+        page.addAllObjects(model.asMap());
+        page.addObject("problems", problems);
+        return page;
+    }
+}

@@ -1,0 +1,200 @@
+package abbex.app.arrive;
+
+import abbex.app.people.Person;
+import abbex.core.heights.Advertised;
+import abbex.core.units.Graduation;
+import abbex.core.units.Length;
+import abbex.core.units.TapeParse;
+import abbex.core.units.TapeReading;
+import abbex.core.units.TapeText;
+import abbex.core.vehicle.Architecture;
+import abbex.core.vehicle.End;
+import abbex.core.vehicle.VehicleKind;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.UUID;
+
+/** What is typed when a vehicle is received: every text is kept as typed, whatever becomes of it. */
+public class ArriveForm {
+    /** Wheelbases and tracks: up to 40 ft, no road vehicle's is more (ours, against slips of the unit). */
+    private static final Length LONGEST = Length.ofInches(480, 0, 1);
+
+    /** A text that could not be taken: the field, and either a refused length or the key of a sentence. */
+    public record Problem(TapeParse.Refused refused, String key) {
+        static Problem of(TapeParse.Refused refused) {
+            return new Problem(refused, null);
+        }
+
+        static Problem key(String key) {
+            return new Problem(null, key);
+        }
+    }
+
+    private final Map<String, String> texts = new LinkedHashMap<>();
+    private final Map<String, Problem> problems = new LinkedHashMap<>();
+    private final Person person;
+
+    ArriveForm(Person person, Map<String, String> parameters) {
+        this.person = person;
+        parameters.forEach((name, text) -> texts.put(name, text.strip()));
+    }
+
+    static ArriveForm of(Person person, Job job) {
+        Map<String, String> t = new LinkedHashMap<>();
+        VehicleFacts v = job.vehicle();
+        vehicle(t, v);
+        t.put("customer", job.customer());
+        t.put("contact", job.contact());
+        t.put("wish", job.wish());
+        t.put("usage", job.usage());
+        t.put("odometer", job.odometer());
+        t.put("worn", job.worn());
+        t.put("changed", job.changed());
+        t.put("kit", job.kit());
+        job.promises().forEach((end, promise) -> {
+            t.put("promise" + end, promise.leastRaw());
+            t.put("promiseTo" + end, promise.range().single() ? "" : promise.mostRaw());
+        });
+        return new ArriveForm(person, t);
+    }
+
+    static void vehicle(Map<String, String> t, VehicleFacts v) {
+        t.put("plate", v.plate());
+        t.put("kind", v.kind().name());
+        t.put("shape", v.shape().name());
+        t.put("name", v.name());
+        t.put("archFront", v.front().name());
+        t.put("archRear", v.rear().name());
+        t.put("tyreFront", v.tyreFront());
+        t.put("tyreRear", v.tyreRear());
+        for (VehicleFacts.Measure measure : VehicleFacts.Measure.values()) {
+            t.put(measure.name(), v.raw(measure));
+        }
+    }
+
+    /** The text of a field as typed; used by the page. */
+    public String text(String field) {
+        return texts.getOrDefault(field, "");
+    }
+
+    public Map<String, Problem> problems() {
+        return problems;
+    }
+
+    boolean ok() {
+        return problems.isEmpty();
+    }
+
+    /** The vehicle as typed; {@link #ok()} says whether every text could be taken. */
+    VehicleFacts vehicle(UUID id) {
+        require("plate", 20);
+        require("name", 120);
+        if (!text("plate").isEmpty() && VehicleFacts.plateKey(text("plate")).isEmpty()) {
+            problems.put("plate", Problem.key("problem.plate"));
+        }
+        limit("tyreFront", 40);
+        limit("tyreRear", 40);
+        Map<VehicleFacts.Measure, VehicleFacts.Measured> measures = new EnumMap<>(VehicleFacts.Measure.class);
+        for (VehicleFacts.Measure measure : VehicleFacts.Measure.values()) {
+            TapeReading reading = length(measure.name(), TapeText.Allowed.POSITIVE);
+            if (reading != null) {
+                measures.put(measure, new VehicleFacts.Measured(withUnit(reading), reading.value()));
+            }
+        }
+        return new VehicleFacts(
+                id,
+                text("plate"),
+                choice("kind", VehicleKind.class, VehicleKind.CAR),
+                choice("shape", VehicleFacts.Shape.class, VehicleFacts.Shape.HATCH),
+                text("name"),
+                choice("archFront", Architecture.class, Architecture.OTHER),
+                choice("archRear", Architecture.class, Architecture.OTHER),
+                text("tyreFront"),
+                text("tyreRear"),
+                measures);
+    }
+
+    /** A number typed without a unit is kept with the unit it was taken in, whoever reads it later. */
+    private String withUnit(TapeReading reading) {
+        String raw = reading.raw().strip();
+        return reading.bareUnit() ? raw + " " + person.likes().unit().symbol() : raw;
+    }
+
+    Map<End, Job.Promise> promises() {
+        Map<End, Job.Promise> promises = new EnumMap<>(End.class);
+        for (End end : End.values()) {
+            TapeReading least = length("promise" + end, TapeText.Allowed.ANY);
+            TapeReading most = length("promiseTo" + end, TapeText.Allowed.ANY);
+            if (least == null && most != null) {
+                problems.putIfAbsent("promise" + end, Problem.key("problem.promise.first"));
+            } else if (least != null) {
+                TapeReading to = most == null ? least : most;
+                boolean turned = least.value().compareTo(to.value()) > 0;
+                TapeReading low = turned ? to : least;
+                TapeReading high = turned ? least : to;
+                promises.put(
+                        end,
+                        new Job.Promise(
+                                withUnit(low), withUnit(high), new Advertised.Range(low.value(), high.value())));
+            }
+        }
+        return promises;
+    }
+
+    void limits() {
+        limit("customer", 120);
+        limit("contact", 120);
+        limit("wish", 400);
+        limit("usage", 400);
+        limit("odometer", 20);
+        limit("worn", 1000);
+        limit("changed", 1000);
+        limit("kit", 200);
+    }
+
+    void problem(String field, String key) {
+        problems.put(field, Problem.key(key));
+    }
+
+    private TapeReading length(String field, TapeText.Allowed allowed) {
+        if (text(field).isEmpty()) {
+            return null;
+        }
+        Graduation tape = person.likes().tape();
+        TapeParse parse = TapeText.parse(text(field), person.likes().unit(), tape, allowed, LONGEST);
+        if (parse instanceof TapeParse.Refused refused) {
+            problems.put(field, Problem.of(refused));
+            return null;
+        }
+        return parse.asReading().orElseThrow();
+    }
+
+    private <E extends Enum<E>> E choice(String field, Class<E> type, E usual) {
+        if (text(field).isEmpty()) {
+            return usual;
+        }
+        try {
+            return Enum.valueOf(type, text(field));
+        } catch (IllegalArgumentException notOfThem) {
+            problems.put(field, Problem.key("problem.choice"));
+            return usual;
+        }
+    }
+
+    private void require(String field, int most) {
+        if (text(field).isEmpty()) {
+            problems.put(field, Problem.key("problem." + field + ".missing"));
+        }
+        limit(field, most);
+    }
+
+    private void limit(String field, int most) {
+        String text = text(field);
+        if (text.length() > most) {
+            problems.put(field, Problem.key("problem.long." + most));
+        } else if (text.chars().anyMatch(c -> Character.isISOControl(c) && c != '\n' && c != '\r' && c != '\t')) {
+            problems.put(field, Problem.key("problem.unprintable"));
+        }
+    }
+}

@@ -1,0 +1,53 @@
+package abbex.app.arrive;
+
+import abbex.core.heights.Advertised;
+import abbex.core.vehicle.End;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.EnumMap;
+import java.util.Map;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/** A vehicle's stay in the shop. */
+public record Job(
+        UUID id,
+        UUID shop,
+        VehicleFacts vehicle,
+        String customer,
+        String contact,
+        String wish,
+        String usage,
+        String odometer,
+        String worn,
+        String changed,
+        String kit,
+        Map<End, Promise> promises,
+        Where where,
+        @Nullable UUID holder,
+        String holderInitials,
+        @Nullable LocalDate dueBack,
+        Instant arrivedAt) {
+
+    /** The advertised drop of an end, as typed and exact; both texts are alike for one number. */
+    public record Promise(String leastRaw, String mostRaw, Advertised.Range range) {}
+
+    /** Where a vehicle stands. */
+    public enum Place {
+        BAY,
+        WAITING,
+        OUT,
+        GONE
+    }
+
+    /**
+     * Place, and the bay's name when it stands in one.
+     */
+    public record Where(Place place, String bay) {}
+
+    public Advertised advertised() {
+        Map<End, Advertised.Range> ranges = new EnumMap<>(End.class);
+        promises.forEach((end, promise) -> ranges.put(end, promise.range()));
+        return new Advertised(ranges);
+    }
+}

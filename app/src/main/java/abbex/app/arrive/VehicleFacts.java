@@ -1,0 +1,70 @@
+package abbex.app.arrive;
+
+import abbex.core.units.Length;
+import abbex.core.vehicle.Architecture;
+import abbex.core.vehicle.Tyre;
+import abbex.core.vehicle.Vehicle;
+import abbex.core.vehicle.VehicleKind;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+
+/** A vehicle as the shop knows it. */
+public record VehicleFacts(
+        UUID id,
+        String plate,
+        VehicleKind kind,
+        Shape shape,
+        String name,
+        Architecture front,
+        Architecture rear,
+        String tyreFront,
+        String tyreRear,
+        Map<Measure, Measured> measures) {
+
+    /** The side outline it is drawn with. */
+    public enum Shape {
+        HATCH,
+        COUPE,
+        PICKUP
+    }
+
+    /** A named measure of a vehicle. */
+    public enum Measure {
+        WHEELBASE,
+        FRAME_BASE,
+        TRACK_FRONT,
+        TRACK_REAR,
+        TYRE_FRONT,
+        TYRE_REAR
+    }
+
+    /** A measure as typed, and exact. */
+    public record Measured(String raw, Length length) {}
+
+    public Optional<Length> measure(Measure name) {
+        return Optional.ofNullable(measures.get(name)).map(Measured::length);
+    }
+
+    public String raw(Measure name) {
+        return Optional.ofNullable(measures.get(name)).map(Measured::raw).orElse("");
+    }
+
+    /** The core's view of it. */
+    public Vehicle vehicle() {
+        return new Vehicle(
+                kind,
+                measure(Measure.WHEELBASE),
+                measure(Measure.FRAME_BASE),
+                measure(Measure.TRACK_FRONT),
+                measure(Measure.TRACK_REAR),
+                measure(Measure.TYRE_FRONT).map(Tyre::of),
+                measure(Measure.TYRE_REAR).map(Tyre::of));
+    }
+
+    /** The plate as it is compared: letters and digits only. */
+    public static String plateKey(String plate) {
+        return plate.toUpperCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]", "");
+    }
+}

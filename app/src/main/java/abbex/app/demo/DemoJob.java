@@ -1,0 +1,124 @@
+package abbex.app.demo;
+
+import abbex.app.arrive.Job;
+import abbex.app.arrive.VehicleFacts;
+import abbex.app.arrive.VehicleFacts.Measure;
+import abbex.core.heights.Method;
+import abbex.core.vehicle.Architecture;
+import abbex.core.vehicle.VehicleKind;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.Map;
+
+/** An invented stay for the demo, written down as a technician would tell it. */
+final class DemoJob {
+    final String plate;
+    final String name;
+    final VehicleFacts.Shape shape;
+    final Map<Measure, String> measures = new EnumMap<>(Measure.class);
+    final Map<String, String> before = new LinkedHashMap<>();
+    final Map<String, String> after = new LinkedHashMap<>();
+    final Map<String, String> stateBefore = new LinkedHashMap<>();
+    final Map<String, String> stateAfter = new LinkedHashMap<>();
+    String kit = "";
+    String front = "";
+    String rear = "";
+    String wish = "";
+    String customer = "";
+    String odometer = "";
+    String worn = "";
+    String changed = "";
+    String tyre = "";
+    Architecture archFront = Architecture.STRUT;
+    Architecture archRear = Architecture.MULTI_LINK;
+    Job.Place place = Job.Place.WAITING;
+    String bay = "";
+    String holder = "orla";
+    int arrivedDaysAgo = 1;
+    Integer dueInDays;
+    boolean handedOver;
+
+    DemoJob(String plate, String name, VehicleFacts.Shape shape) {
+        this.plate = plate;
+        this.name = name;
+        this.shape = shape;
+    }
+
+    VehicleKind kind() {
+        return shape == VehicleFacts.Shape.PICKUP ? VehicleKind.TRUCK : VehicleKind.CAR;
+    }
+
+    DemoJob wheelbase(String wheelbase, String frameBase, String tyreDiameter, String tyreText) {
+        measures.put(Measure.WHEELBASE, wheelbase);
+        if (!frameBase.isEmpty()) {
+            measures.put(Measure.FRAME_BASE, frameBase);
+        }
+        measures.put(Measure.TYRE_FRONT, tyreDiameter);
+        measures.put(Measure.TYRE_REAR, tyreDiameter);
+        tyre = tyreText;
+        return this;
+    }
+
+    DemoJob kit(String text, String frontDrop, String rearDrop) {
+        kit = text;
+        front = frontDrop;
+        rear = rearDrop;
+        return this;
+    }
+
+    DemoJob says(String customerName, String wished, String odo) {
+        customer = customerName;
+        wish = wished;
+        odometer = odo;
+        return this;
+    }
+
+    DemoJob stands(Job.Place where, String inBay, String heldBy, int daysAgo) {
+        place = where;
+        bay = inBay;
+        holder = heldBy;
+        arrivedDaysAgo = daysAgo;
+        return this;
+    }
+
+    /** Readings in walking order LF, RF, RR, LR; an empty text is not taken. */
+    DemoJob before(Method method, String... walk) {
+        return put(before, method, walk);
+    }
+
+    DemoJob after(Method method, String... walk) {
+        return put(after, method, walk);
+    }
+
+    private DemoJob put(Map<String, String> to, Method method, String... walk) {
+        for (int i = 0; i < walk.length; i++) {
+            if (!walk[i].isEmpty()) {
+                to.put(abbex.core.vehicle.Corner.WALK.get(i) + " " + method, walk[i]);
+            }
+        }
+        return this;
+    }
+
+    /** Pressures in walking order, wheels and load, the same on both sheets unless said otherwise. */
+    DemoJob state(String... walk) {
+        for (Map<String, String> state : java.util.List.of(stateBefore, stateAfter)) {
+            for (int i = 0; i < walk.length; i++) {
+                state.put("PRESSURE_" + abbex.core.vehicle.Corner.WALK.get(i), walk[i]);
+            }
+            state.put("WHEEL_SET", "road wheels");
+            state.put("LOAD", "empty");
+        }
+        return this;
+    }
+
+    DemoJob now(String item, String text) {
+        stateAfter.put(item, text);
+        return this;
+    }
+
+    DemoJob back(int days) {
+        dueInDays = days;
+        handedOver = true;
+        return this;
+    }
+}

@@ -1,0 +1,195 @@
+package abbex.app.demo;
+
+import abbex.app.arrive.Job;
+import abbex.app.arrive.Jobs;
+import abbex.app.arrive.VehicleFacts;
+import abbex.app.handover.HandOver;
+import abbex.app.measure.JobSheets;
+import abbex.app.measure.SheetRow;
+import abbex.app.measure.Sheets;
+import abbex.app.people.People;
+import abbex.app.people.Person;
+import abbex.app.people.Role;
+import abbex.app.store.FirstShop;
+import abbex.app.store.Ids;
+import abbex.core.heights.Advertised;
+import abbex.core.heights.Method;
+import abbex.core.units.Graduation;
+import abbex.core.units.Length;
+import abbex.core.units.LengthUnit;
+import abbex.core.units.TapeText;
+import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.End;
+import java.security.SecureRandom;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** An invented shop to look at: three technicians, a lead, a desk, ten stays; and a second shop that must stay apart. */
+@Component
+class DemoShop implements FirstShop {
+    private static final String SHOWN = "orla";
+
+    private final People people;
+    private final Jobs jobs;
+    private final Sheets sheets;
+    private final HandOver handOver;
+    private final Clock clock;
+
+    DemoShop(People people, Jobs jobs, Sheets sheets, HandOver handOver, Clock clock) {
+        this.people = people;
+        this.jobs = jobs;
+        this.sheets = sheets;
+        this.handOver = handOver;
+        this.clock = clock;
+    }
+
+    @Override
+    public String name() {
+        return "demo";
+    }
+
+    @Override
+    @Transactional
+    public String signIn(String before) {
+        if (people.nobodyYet()) {
+            String password = "floor-line-" + (1000 + new SecureRandom().nextInt(9000));
+            fill(password);
+            return SHOWN + " / " + password;
+        }
+        String[] line = before.split(" / ", 2);
+        boolean still = line.length == 2 && people.passwordIs(line[0], line[1]);
+        return still ? before : SHOWN + " / (as set)";
+    }
+
+    private void fill(String password) {
+        UUID shop = people.addShop("Lowline Works");
+        Map<String, UUID> staff = new LinkedHashMap<>();
+        add(staff, shop, "orla", "Orla Vint", "OV", Role.TECHNICIAN, password, LengthUnit.INCH);
+        add(staff, shop, "jorun", "Jorun Balk", "JB", Role.TECHNICIAN, password, LengthUnit.INCH);
+        add(staff, shop, "milo", "Milo Aster", "MA", Role.TECHNICIAN, password, LengthUnit.INCH);
+        add(staff, shop, "tamsin", "Tamsin Roe", "TR", Role.LEAD, password, LengthUnit.INCH);
+        add(staff, shop, "pell", "Pell Ivers", "PI", Role.DESK, password, LengthUnit.MILLIMETRE);
+        DemoStories.all().forEach(story -> tell(story, shop, staff));
+        UUID other = people.addShop("Second Yard");
+        Map<String, UUID> elsewhere = new LinkedHashMap<>();
+        add(elsewhere, other, "nils", "Nils Ferro", "NF", Role.LEAD, password, LengthUnit.MILLIMETRE);
+        DemoJob there = new DemoJob("KT 4-207", "Van, 2012", VehicleFacts.Shape.HATCH);
+        there.holder = "nils";
+        tell(there, other, elsewhere);
+    }
+
+    private void add(
+            Map<String, UUID> staff,
+            UUID shop,
+            String name,
+            String display,
+            String initials,
+            Role role,
+            String password,
+            LengthUnit unit) {
+        Person.Likes likes = new Person.Likes(unit, Graduation.usual(unit), ZoneId.systemDefault(), "auto", true);
+        staff.put(name, people.add(shop, name, display, initials, role, password, false, likes));
+    }
+
+    private void tell(DemoJob story, UUID shop, Map<String, UUID> staff) {
+        Person by = people.byId(staff.get(story.holder)).orElseThrow();
+        Instant arrived =
+                clock.instant().minus(Duration.ofDays(story.arrivedDaysAgo)).minus(Duration.ofHours(3));
+        Map<VehicleFacts.Measure, VehicleFacts.Measured> measures = new EnumMap<>(VehicleFacts.Measure.class);
+        story.measures.forEach((name, raw) -> measures.put(name, new VehicleFacts.Measured(raw, length(raw))));
+        VehicleFacts vehicle = new VehicleFacts(
+                Ids.fresh(),
+                story.plate,
+                story.kind(),
+                story.shape,
+                story.name,
+                story.archFront,
+                story.archRear,
+                story.tyre,
+                story.tyre,
+                measures);
+        Job job = new Job(
+                Ids.fresh(),
+                shop,
+                vehicle,
+                story.customer,
+                "",
+                story.wish,
+                "",
+                story.odometer,
+                story.worn,
+                story.changed,
+                story.kit,
+                promises(story),
+                new Job.Where(story.place, story.bay),
+                by.id(),
+                by.initials(),
+                null,
+                arrived);
+        jobs.receive(job, by);
+        read(by, job, story.before, story.stateBefore, arrived.plus(Duration.ofMinutes(20)));
+        if (!story.after.isEmpty()) {
+            sheets.open(by, job.id(), arrived.plus(Duration.ofMinutes(140)));
+            read(by, job, story.after, story.stateAfter, arrived.plus(Duration.ofMinutes(142)));
+        }
+        if (story.handedOver) {
+            handOver.freeze(by, job, arrived.plus(Duration.ofMinutes(170)));
+            LocalDate due = jobs.today(by.likes().zone()).plusDays(story.dueInDays);
+            Job.Place place = story.dueInDays == 0 ? Job.Place.GONE : Job.Place.OUT;
+            jobs.move(shop, job.id(), new Job.Where(place, ""), by.id(), due);
+        }
+    }
+
+    private void read(Person by, Job job, Map<String, String> readings, Map<String, String> state, Instant from) {
+        JobSheets all = sheets.of(by.shop(), job.id());
+        SheetRow sheet = all.newest().orElseThrow().row();
+        sheets.say(by, sheet, state, Map.of(), from);
+        int minute = 0;
+        for (Map.Entry<String, String> reading : readings.entrySet()) {
+            String[] spot = reading.getKey().split(" ");
+            sheets.take(
+                    by,
+                    sheet,
+                    Corner.valueOf(spot[0]),
+                    Method.valueOf(spot[1]),
+                    reading.getValue(),
+                    Ids.fresh(),
+                    from.plusSeconds(20L * minute++));
+        }
+    }
+
+    private static Map<End, Job.Promise> promises(DemoJob story) {
+        Map<End, Job.Promise> promises = new EnumMap<>(End.class);
+        for (End end : End.values()) {
+            String text = end == End.FRONT ? story.front : story.rear;
+            if (!text.isEmpty()) {
+                String[] range = text.split(" to ");
+                String least = range[0];
+                String most = range[range.length - 1];
+                promises.put(end, new Job.Promise(least, most, new Advertised.Range(length(least), length(most))));
+            }
+        }
+        return promises;
+    }
+
+    private static Length length(String raw) {
+        return TapeText.parse(
+                        raw,
+                        LengthUnit.INCH,
+                        Graduation.SIXTEENTH_INCH,
+                        TapeText.Allowed.ANY,
+                        Length.ofInches(480, 0, 1))
+                .asReading()
+                .orElseThrow(() -> new IllegalStateException(raw))
+                .value();
+    }
+}

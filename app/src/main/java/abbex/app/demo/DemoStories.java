@@ -1,0 +1,176 @@
+package abbex.app.demo;
+
+import static abbex.app.arrive.VehicleFacts.Shape.COUPE;
+import static abbex.app.arrive.VehicleFacts.Shape.HATCH;
+import static abbex.app.arrive.VehicleFacts.Shape.PICKUP;
+import static abbex.core.heights.Method.FG;
+import static abbex.core.heights.Method.GF;
+import static abbex.core.heights.Method.HF;
+import static abbex.core.heights.Method.RIM;
+import static abbex.core.heights.Method.TG;
+
+import abbex.app.arrive.Job.Place;
+import abbex.core.vehicle.Architecture;
+import java.util.List;
+
+/** Ten invented stays, each with a story that shows a finding. Nobody and nothing here exists. */
+final class DemoStories {
+    private DemoStories() {}
+
+    static List<DemoJob> all() {
+        return List.of(
+                halfSetDown(),
+                misread(),
+                arriving(),
+                lowTyre(),
+                lessThanPromised(),
+                crookedBefore(),
+                untouched(),
+                finished(),
+                overdue(),
+                done());
+    }
+
+    private static DemoJob halfSetDown() {
+        return new DemoJob("KT 4-207", "Compact hatch, 2019", HATCH)
+                .wheelbase("2640 mm", "61 1/2", "634 mm", "225/45R17 91W")
+                .kit("lowering springs", "30 mm", "20 mm")
+                .says("Wenna Ost", "a little lower, no rubbing, daily", "61,204 mi")
+                .stands(Place.BAY, "Bay 2", "orla", 0)
+                .state("33", "33", "33", "33")
+                .before(GF, "27 1/4", "27 3/16", "27 9/16", "27 5/8")
+                .before(HF, "15 1/4", "15 3/16", "15 9/16", "15 5/8")
+                .before(FG, "7", "7 1/16", "7 3/4", "7 3/4")
+                .after(HF, "14 1/16", "14 1/16", "", "");
+    }
+
+    private static DemoJob misread() {
+        DemoJob job = new DemoJob("GN 2-118", "Coupe, 2021", COUPE)
+                .wheelbase("2680 mm", "", "650 mm", "245/40R18 97Y")
+                .kit("height-adjustable coilovers", "1 1/4", "1")
+                .says("Ivo Tarn", "equal gaps, keep the rake", "18,950 mi")
+                .stands(Place.BAY, "Bay 1", "jorun", 1)
+                .state("36", "36", "38", "38")
+                .before(GF, "26 5/8", "26 5/8", "26 7/8", "26 15/16")
+                .before(HF, "14 1/4", "14 1/4", "14 1/2", "14 9/16")
+                .before(RIM, "23 1/2", "23 1/2", "23 3/4", "23 13/16")
+                .before(FG, "6 1/4", "6 1/4", "6 7/8", "6 7/8")
+                .after(GF, "25 3/8", "25 3/8", "25 7/8", "25 15/16")
+                .after(HF, "13", "13 1/2", "13 1/2", "13 9/16")
+                .after(RIM, "22 1/4", "22 1/4", "22 3/4", "22 13/16")
+                .after(FG, "5 1/8", "5 1/8", "5 13/16", "5 13/16");
+        job.archFront = Architecture.DOUBLE_WISHBONE;
+        return job;
+    }
+
+    private static DemoJob arriving() {
+        DemoJob job = new DemoJob("PX 7-340", "Pickup, 2016, short bed", PICKUP)
+                .wheelbase("139 1/2", "", "31 1/8", "265/70R17 115T")
+                .kit("drop kit, shackles and hangers", "3", "4")
+                .says("Bram Yelk", "level, still tows a small trailer", "88,310 mi")
+                .stands(Place.BAY, "Bay 3, lift", "milo", 0)
+                .state("35", "35", "35", "35")
+                .before(GF, "37 1/4", "37 3/8", "", "");
+        job.archFront = Architecture.DOUBLE_WISHBONE;
+        job.archRear = Architecture.SOLID_AXLE_LEAF;
+        job.worn = "left outer tie-rod boot split; rear stop rubbers perished";
+        job.changed = "rear helper bags fitted by a former owner";
+        return job;
+    }
+
+    private static DemoJob lowTyre() {
+        return new DemoJob("BD 5-821", "Wagon, 2014", HATCH)
+                .wheelbase("2705 mm", "1620 mm", "632 mm", "205/55R16 91V")
+                .kit("lowering springs", "35 mm", "35 mm")
+                .says("Sunniva Pell", "lower for the look, dog in the back", "142,660 km")
+                .stands(Place.WAITING, "", "milo", 2)
+                .state("33", "33", "33", "33")
+                .now("PRESSURE_LF", "21")
+                .before(GF, "26 3/4", "26 3/4", "27", "27")
+                .before(HF, "14 11/16", "14 11/16", "14 15/16", "14 15/16")
+                .before(FG, "7 1/8", "7 1/8", "7 5/8", "7 5/8")
+                .after(GF, "25", "25 3/8", "25 5/8", "25 5/8")
+                .after(HF, "13 5/16", "13 5/16", "13 9/16", "13 9/16")
+                .after(FG, "5 7/16", "5 3/4", "6 1/4", "6 1/4");
+    }
+
+    private static DemoJob lessThanPromised() {
+        return new DemoJob("WU 9-016", "Sedan, 2017", COUPE)
+                .wheelbase("110 1/4", "68", "26", "235/45R18 94V")
+                .kit("lowering springs, second batch", "1 3/4 in", "1 3/4 in")
+                .says("Odo Marsh", "as low as the box says", "74,020 mi")
+                .stands(Place.WAITING, "", "jorun", 3)
+                .state("34", "34", "34", "34")
+                .before(HF, "14 3/4", "14 13/16", "15", "15")
+                .before(RIM, "24", "24 1/16", "24 1/4", "24 1/4")
+                .before(FG, "7 1/2", "7 1/2", "8 1/8", "8 1/8")
+                .after(HF, "13 5/8", "13 11/16", "13 3/8", "13 3/8")
+                .after(RIM, "22 7/8", "22 15/16", "22 5/8", "22 5/8")
+                .after(FG, "6 3/8", "6 3/8", "6 9/16", "6 9/16");
+    }
+
+    private static DemoJob crookedBefore() {
+        return new DemoJob("HM 6-663", "Compact hatch, 2011", HATCH)
+                .wheelbase("2511 mm", "", "622 mm", "195/55R16 87H")
+                .kit("lowering springs", "30 mm", "30 mm")
+                .says("Tove Linden", "straight, please; it always hung", "201,400 km")
+                .stands(Place.WAITING, "", "orla", 0)
+                .state("32", "32", "32", "32")
+                .before(GF, "26 1/8", "26 5/8", "26 3/4", "26 9/16")
+                .before(HF, "14 1/4", "14 3/4", "14 7/8", "14 11/16");
+    }
+
+    private static DemoJob untouched() {
+        return new DemoJob("OS 1-442", "Coupe, 2023", COUPE)
+                .wheelbase("2570 mm", "", "638 mm", "225/40R18 92Y")
+                .kit("springs with dampers", "25 mm", "20 mm")
+                .says("Rune Abel", "lap time first", "6,310 km")
+                .stands(Place.WAITING, "", "jorun", 0);
+    }
+
+    private static DemoJob finished() {
+        return new DemoJob("LE 3-275", "Compact hatch, 2020", HATCH)
+                .wheelbase("2619 mm", "1540 mm", "634 mm", "225/45R17 94W")
+                .kit("lowering springs", "25 mm", "25 mm")
+                .says("Maren Sill", "less gap, same ride", "39,870 km")
+                .stands(Place.BAY, "Bay 1", "milo", 9)
+                .state("2.3 bar", "2.3 bar", "2.2 bar", "2.2 bar")
+                .before(HF, "14 7/8", "14 7/8", "15 1/16", "15 1/16")
+                .before(RIM, "24 1/8", "24 1/8", "24 5/16", "24 5/16")
+                .before(TG, "2 3/8", "2 3/8", "2 9/16", "2 9/16")
+                .before(FG, "7 1/16", "7 1/16", "7 9/16", "7 1/2")
+                .after(HF, "13 7/8", "13 15/16", "14 1/16", "14 1/16")
+                .after(RIM, "23 1/8", "23 1/8", "23 5/16", "23 5/16")
+                .after(TG, "1 3/8", "1 7/16", "1 9/16", "1 9/16")
+                .after(FG, "6 1/16", "6 1/16", "6 9/16", "6 1/2")
+                .back(5);
+    }
+
+    private static DemoJob overdue() {
+        return new DemoJob("DK 8-590", "Sedan, 2015", COUPE)
+                .wheelbase("2770 mm", "", "651 mm", "225/50R17 98Y")
+                .kit("lowering springs, dampers kept", "40 mm", "30 mm")
+                .says("Asa Brook", "stance", "118,020 km")
+                .stands(Place.BAY, "Bay 2", "orla", 24)
+                .state("36", "36", "36", "36")
+                .before(GF, "27", "27 1/16", "27 1/4", "27 1/4")
+                .before(FG, "6 7/8", "6 7/8", "7 3/8", "7 3/8")
+                .after(GF, "25 7/16", "25 1/2", "26 1/16", "26 1/16")
+                .after(FG, "5 7/16", "5 7/16", "6 1/4", "6 1/4")
+                .back(-10);
+    }
+
+    private static DemoJob done() {
+        return new DemoJob("ZV 4-731", "Roadster, 2018", COUPE)
+                .wheelbase("2310 mm", "1390 mm", "602 mm", "205/45R17 84W")
+                .kit("height-adjustable coilovers", "20 mm to 45 mm", "20 mm to 45 mm")
+                .says("Corin Vale", "low but climbs the driveway", "27,450 km")
+                .stands(Place.BAY, "Bay 3, lift", "jorun", 40)
+                .state("29", "29", "29", "29")
+                .before(RIM, "580 mm", "581 mm", "586 mm", "586 mm")
+                .before(HF, "352 mm", "353 mm", "358 mm", "358 mm")
+                .after(RIM, "548 mm", "549 mm", "556 mm", "556 mm")
+                .after(HF, "320 mm", "321 mm", "328 mm", "328 mm")
+                .back(0);
+    }
+}

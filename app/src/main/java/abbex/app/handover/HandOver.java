@@ -1,0 +1,79 @@
+package abbex.app.handover;
+
+import abbex.app.arrive.Job;
+import abbex.app.arrive.Jobs;
+import abbex.app.measure.JobSheets;
+import abbex.app.measure.Sheets;
+import abbex.app.page.Reader;
+import abbex.app.page.Words;
+import abbex.app.people.Person;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.thymeleaf.context.Context;
+import org.thymeleaf.spring6.SpringTemplateEngine;
+
+/** Handing over: the sheet is made and frozen, the vehicle goes out with its return booked. */
+@Service
+public class HandOver {
+    /** A return after two weeks is common practice. */
+    private static final int RETURN_DAYS = 14;
+
+    private final Jobs jobs;
+    private final Sheets sheets;
+    private final Handovers handovers;
+    private final Words words;
+    private final SpringTemplateEngine templates;
+
+    HandOver(Jobs jobs, Sheets sheets, Handovers handovers, Words words, SpringTemplateEngine templates) {
+        this.jobs = jobs;
+        this.sheets = sheets;
+        this.handovers = handovers;
+        this.words = words;
+        this.templates = templates;
+    }
+
+    SheetView view(Job job, JobSheets all, Reader reader) {
+        return SheetView.of(job, all, all.compare(job), reader, words);
+    }
+
+    String body(SheetView view) {
+        Context context = new Context(Locale.ENGLISH);
+        context.setVariable("view", view);
+        return templates.process("sheet-body", Set.of("body"), context);
+    }
+
+    /**
+     * Freezes what stands now. The same inputs are not frozen twice, and where nothing can be compared nothing is.
+     *
+     * @return the version that holds it; 0 when there is none
+     */
+    @Transactional
+    public int freeze(Person by, Job job, Instant at) {
+        JobSheets all = sheets.of(by.shop(), job.id());
+        SheetView view = view(job, all, Reader.of(by));
+        if (!view.complete()) {
+            return 0;
+        }
+        List<Handovers.Version> versions = handovers.of(by.shop(), job.id());
+        Map<String, String> inputs = Handovers.inputs(job, all);
+        if (!versions.isEmpty()
+                && Handovers.changes(versions.get(versions.size() - 1).inputs(), inputs)
+                        .isEmpty()) {
+            return versions.size();
+        }
+        int version = handovers.freeze(by, job.id(), inputs, body(view), at);
+        if (job.where().place() == Job.Place.BAY || job.where().place() == Job.Place.WAITING) {
+            LocalDate back = job.dueBack() != null
+                    ? job.dueBack()
+                    : LocalDate.ofInstant(at, by.likes().zone()).plusDays(RETURN_DAYS);
+            jobs.move(by.shop(), job.id(), new Job.Where(Job.Place.OUT, ""), job.holder(), back);
+        }
+        return version;
+    }
+}

@@ -1,0 +1,67 @@
+package abbex.app.handover;
+
+import abbex.app.page.Numerals;
+import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
+import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import org.springframework.core.io.ClassPathResource;
+import org.springframework.stereotype.Component;
+import org.springframework.web.util.HtmlUtils;
+
+/** The drop sheet on paper, its face embedded, safe in black and white. */
+@Component
+class SheetPdf {
+    /** Paper that shops have. */
+    enum Size {
+        A4,
+        LETTER
+    }
+
+    private static final String FACE = "IBM Plex Sans";
+
+    private final String style;
+
+    SheetPdf() throws IOException {
+        style = new ClassPathResource("sheet-pdf.css").getContentAsString(StandardCharsets.UTF_8);
+    }
+
+    /**
+     * @param body the sheet's fragment, well-formed
+     * @param foot a line at the foot of each page: version, time, person
+     */
+    byte[] make(String title, String body, String foot, Size size) {
+        String page = "@page{size:" + (size == Size.A4 ? "A4" : "letter")
+                + ";@bottom-left{content:\"" + css(foot) + "\";font-family:'" + FACE + "';font-size:8pt}"
+                + "@bottom-right{content:counter(page) \" / \" counter(pages);font-family:'" + FACE
+                + "';font-size:8pt}}";
+        String html = "<html><head><title>" + HtmlUtils.htmlEscape(title, "UTF-8") + "</title><style>" + page + style
+                + "</style></head><body>" + Numerals.printable(body) + "</body></html>";
+        try (ByteArrayOutputStream out = new ByteArrayOutputStream()) {
+            PdfRendererBuilder builder = new PdfRendererBuilder();
+            builder.useFont(() -> font("IBMPlexSans_400Regular.ttf"), FACE, 400, FontStyle.NORMAL, true);
+            builder.useFont(() -> font("IBMPlexSans_600SemiBold.ttf"), FACE, 600, FontStyle.NORMAL, true);
+            builder.withHtmlContent(html, null);
+            builder.toStream(out);
+            builder.run();
+            return out.toByteArray();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static String css(String text) {
+        return Numerals.printable(text).replaceAll("[\"\\\\\\p{Cntrl}<&]", " ");
+    }
+
+    private static InputStream font(String name) {
+        try {
+            return new ClassPathResource("fonts/" + name).getInputStream();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}

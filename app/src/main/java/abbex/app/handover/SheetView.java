@@ -1,0 +1,225 @@
+package abbex.app.handover;
+
+import abbex.app.arrive.Job;
+import abbex.app.measure.JobSheets;
+import abbex.app.measure.SheetData;
+import abbex.app.page.Numerals;
+import abbex.app.page.Reader;
+import abbex.app.page.Words;
+import abbex.core.figure.Figure;
+import abbex.core.heights.BeforeAfter;
+import abbex.core.heights.CornerDrop;
+import abbex.core.heights.DropSheet;
+import abbex.core.heights.Height;
+import abbex.core.heights.HeightSheet;
+import abbex.core.heights.Method;
+import abbex.core.units.Angle;
+import abbex.core.units.Estimate;
+import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.End;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/**
+ * The drop sheet as one page shows it; every text is safe for a page.
+ *
+ * @param complete true when there is something to hand over
+ */
+public record SheetView(
+        String plate,
+        String vehicle,
+        String kit,
+        String promised,
+        String odometer,
+        List<Line> sheets,
+        List<Big> heads,
+        List<Row> rows,
+        List<Pair> sides,
+        List<Pair> diagonals,
+        List<Pair> rake,
+        List<Pair> gaps,
+        List<Words.Said> says,
+        String unit,
+        boolean complete) {
+
+    /** A sheet's stage, time and state. */
+    public record Line(String stage, String when, String state) {}
+
+    /** A main result. */
+    public record Big(String name, String value, String uncertainty, List<String> how) {}
+
+    /** A method at all four corners, in walking order. */
+    public record Row(String method, String code, List<Cell> cells) {}
+
+    /** One method at one corner. */
+    public record Cell(String before, String now, String drop, String uncertainty, boolean best, List<String> how) {}
+
+    /** A figure before and now. */
+    public record Pair(String name, String before, String now, String change, List<String> how) {}
+
+    static SheetView of(Job job, JobSheets sheets, DropSheet drops, Reader reader, Words words) {
+        HeightSheet before = sheets.before().map(SheetData::heights).orElseGet(HeightSheet::empty);
+        HeightSheet now = sheets.now().map(SheetData::heights).orElseGet(HeightSheet::empty);
+        Maker make = new Maker(reader, words, drops);
+        return new SheetView(
+                job.vehicle().plate(),
+                job.vehicle().name(),
+                job.kit(),
+                make.promised(job),
+                job.odometer(),
+                sheets.sheets().stream().map(make::line).toList(),
+                make.heads(),
+                Stream.of(Method.values())
+                        .filter(m -> before.has(m) || now.has(m))
+                        .map(m -> make.row(m, before, now))
+                        .toList(),
+                make.sides(),
+                make.diagonals(),
+                make.rake(),
+                make.gaps(),
+                words.findings(drops.findings(), reader),
+                words.say("unit." + reader.unit()),
+                drops.corners().values().stream().anyMatch(c -> !c.byMethod().isEmpty()));
+    }
+
+    /** Forms the texts of one sheet for one reader. */
+    private record Maker(Reader reader, Words words, DropSheet drops) {
+        String promised(Job job) {
+            return Numerals.html(Stream.of(End.values())
+                    .flatMap(end -> job.advertised().at(end).stream()
+                            .map(range -> words.say("sheet.promise", reader, end, range)))
+                    .collect(Collectors.joining(", ")));
+        }
+
+        Line line(SheetData sheet) {
+            return new Line(
+                    words.say("stage." + sheet.row().stage()),
+                    reader.full(sheet.row().madeAt()),
+                    sheet.state().entrySet().stream()
+                            .filter(e -> !e.getValue().isEmpty())
+                            .sorted(java.util.Map.Entry.comparingByKey())
+                            .map(e -> item(e.getKey()) + " " + e.getValue())
+                            .collect(Collectors.joining(", ")));
+        }
+
+        private String item(String item) {
+            return item.startsWith("PRESSURE_") ? item.substring(9) : words.say("item." + item);
+        }
+
+        List<Big> heads() {
+            List<Big> heads = new ArrayList<>();
+            for (End end : End.values()) {
+                drops.ends().get(end).drop().ifPresent(f -> heads.add(big(Words.capital(words.say("end." + end)), f)));
+            }
+            Optional<Figure<Angle>> angle =
+                    drops.rake().after().or(() -> drops.rake().before());
+            angle.ifPresent(a -> heads.add(new Big(
+                    words.say(drops.rake().after().isPresent() ? "sheet.rake.angle" : "sheet.rake.angle.arrived"),
+                    Words.degrees(a.value()),
+                    "",
+                    lines(words.reason(a.reason(), reader)))));
+            return heads;
+        }
+
+        private Big big(String name, Figure<Estimate> f) {
+            List<String> how = new ArrayList<>(words.reason(f.reason(), reader));
+            how.add(words.say("reason.uncertainty", reader, f.value().expanded()));
+            return new Big(
+                    name, Numerals.html(Numerals.drop(f.value().value(), reader)), uncertainty(f.value()), lines(how));
+        }
+
+        Row row(Method method, HeightSheet before, HeightSheet now) {
+            return new Row(
+                    Words.capital(words.say("method." + method)),
+                    method.name(),
+                    Corner.WALK.stream()
+                            .map(c -> cell(
+                                    method,
+                                    before.at(c, method),
+                                    now.at(c, method),
+                                    drops.corners().get(c)))
+                            .toList());
+        }
+
+        private Cell cell(Method method, Optional<Height> before, Optional<Height> now, CornerDrop corner) {
+            Figure<Estimate> drop = corner.byMethod().get(method);
+            return new Cell(
+                    before.map(this::reading).orElse(""),
+                    now.map(this::reading).orElse(""),
+                    drop == null ? "" : Numerals.html(Numerals.drop(drop.value().value(), reader)),
+                    drop == null ? "" : uncertainty(drop.value()),
+                    corner.bestMethod().filter(m -> m == method).isPresent(),
+                    drop == null ? List.of() : lines(words.reason(drop.reason(), reader)));
+        }
+
+        /** A single reading is shown as it was read; a mean in the reader's unit. */
+        private String reading(Height height) {
+            return Numerals.html(
+                    height.readings().size() == 1
+                            ? Numerals.reading(height.readings().get(0).tape())
+                            : Numerals.text(height.value(), reader));
+        }
+
+        List<Pair> sides() {
+            List<Pair> pairs = new ArrayList<>();
+            for (End end : End.values()) {
+                drops.ends()
+                        .get(end)
+                        .leftRight()
+                        .forEach((method, both) ->
+                                pairs.add(pair(Words.capital(words.say("sheet.side", reader, end, method)), both)));
+            }
+            return pairs;
+        }
+
+        List<Pair> diagonals() {
+            return drops.diagonals().entrySet().stream()
+                    .map(e -> pair(Words.capital(words.say("method." + e.getKey())), e.getValue()))
+                    .toList();
+        }
+
+        List<Pair> rake() {
+            return drops.rake().height().isEmpty()
+                    ? List.of()
+                    : List.of(pair(words.say("sheet.rake"), drops.rake().height()));
+        }
+
+        List<Pair> gaps() {
+            return drops.corners().values().stream()
+                    .filter(c -> !c.gap().isEmpty())
+                    .map(c -> pair(Words.capital(words.say("corner." + c.corner())), c.gap()))
+                    .toList();
+        }
+
+        private Pair pair(String name, BeforeAfter both) {
+            List<String> how = both.after()
+                    .or(both::before)
+                    .map(f -> lines(words.reason(f.reason(), reader)))
+                    .orElse(List.of());
+            return new Pair(
+                    Numerals.html(name),
+                    value(both.before()),
+                    value(both.after()),
+                    both.change()
+                            .map(f -> value(both.change()) + " " + uncertainty(f.value()))
+                            .orElse(""),
+                    how);
+        }
+
+        private String value(Optional<Figure<Estimate>> figure) {
+            return figure.map(f -> Numerals.html(Numerals.text(f.value().value(), reader)))
+                    .orElse("");
+        }
+
+        private String uncertainty(Estimate estimate) {
+            return Numerals.html("± " + Numerals.uncertainty(estimate.expanded(), reader));
+        }
+
+        private static List<String> lines(List<String> plain) {
+            return plain.stream().map(Numerals::html).toList();
+        }
+    }
+}

@@ -1,0 +1,50 @@
+package abbex.app.measure;
+
+import abbex.app.arrive.Job;
+import abbex.app.arrive.JobReceived;
+import abbex.app.arrive.Jobs;
+import abbex.app.page.JobHead;
+import abbex.app.page.JobHeads;
+import abbex.app.page.NotHere;
+import abbex.app.page.Numerals;
+import abbex.app.page.Reader;
+import java.util.UUID;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+
+/** The head of a job's page, from its heights; and the first sheet of every job that is received. */
+@Component
+class HeadsFromSheets implements JobHeads {
+    private final Jobs jobs;
+    private final Sheets sheets;
+
+    HeadsFromSheets(Jobs jobs, Sheets sheets) {
+        this.jobs = jobs;
+        this.sheets = sheets;
+    }
+
+    @EventListener
+    void received(JobReceived received) {
+        sheets.open(received.by(), received.job(), received.at());
+    }
+
+    @Override
+    public JobHead head(UUID shop, UUID job, String station, Reader reader) {
+        Job stay = jobs.find(shop, job).orElseThrow(NotHere::new);
+        return head(stay, station, sheets.progress(shop, stay, reader));
+    }
+
+    static JobHead head(Job job, String station, Progress progress) {
+        String kit = job.kit().isEmpty() ? "" : " · " + job.kit();
+        String bay = job.where().bay().isEmpty() ? "" : job.where().bay() + " · ";
+        String odometer = job.odometer().isEmpty() ? "" : job.odometer() + " · ";
+        return new JobHead(
+                job.id(),
+                job.vehicle().plate(),
+                job.vehicle().name() + kit,
+                bay + odometer + (job.wish().isEmpty() ? job.customer() : "“" + job.wish() + "”"),
+                Numerals.html(progress.summary()),
+                station,
+                progress.complete() ? 2 : progress.readings() > 0 ? 1 : 0);
+    }
+}

@@ -1,0 +1,39 @@
+package abbex.app.measure;
+
+import abbex.app.arrive.Job;
+import abbex.core.heights.DropSheet;
+import abbex.core.heights.HeightSheet;
+import abbex.core.heights.Limits;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+
+/** All sheets of a job, in order. */
+public record JobSheets(List<SheetData> sheets) {
+    public Optional<SheetData> before() {
+        return sheets.stream().findFirst();
+    }
+
+    /** The newest sheet after the first. */
+    public Optional<SheetData> now() {
+        return sheets.size() < 2 ? Optional.empty() : Optional.of(sheets.get(sheets.size() - 1));
+    }
+
+    public Optional<SheetData> newest() {
+        return sheets.isEmpty() ? Optional.empty() : Optional.of(sheets.get(sheets.size() - 1));
+    }
+
+    public Optional<SheetData> find(UUID sheet) {
+        return sheets.stream().filter(s -> s.row().id().equals(sheet)).findFirst();
+    }
+
+    /** The first sheet against the newest. */
+    public DropSheet compare(Job job) {
+        return DropSheet.compare(
+                job.vehicle().vehicle(),
+                before().map(SheetData::heights).orElseGet(HeightSheet::empty),
+                now().map(SheetData::heights).orElseGet(HeightSheet::empty),
+                job.advertised(),
+                Limits.USUAL);
+    }
+}

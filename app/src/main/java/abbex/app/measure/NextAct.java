@@ -1,0 +1,78 @@
+package abbex.app.measure;
+
+import abbex.app.arrive.Job;
+import abbex.app.page.Numerals;
+import abbex.app.page.Reader;
+import abbex.app.page.Words;
+import abbex.core.figure.Finding;
+import abbex.core.figure.Severity;
+import abbex.core.heights.DropSheet;
+import abbex.core.heights.HeightSheet;
+import abbex.core.heights.Method;
+import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.End;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Component;
+
+/** What a job needs next, as far as its heights tell. */
+@Component
+class NextAct {
+    private final Words words;
+
+    NextAct(Words words) {
+        this.words = words;
+    }
+
+    Progress of(Job job, JobSheets sheets, Reader reader) {
+        DropSheet drop = sheets.compare(job);
+        HeightSheet before = sheets.before().map(SheetData::heights).orElseGet(HeightSheet::empty);
+        Optional<HeightSheet> now = sheets.now().map(SheetData::heights);
+        int readings =
+                sheets.sheets().stream().mapToInt(s -> s.current().size()).sum();
+        String summary = summary(drop, reader);
+        Optional<Finding> worst = drop.findings().stream()
+                .filter(f -> f.severity().compareTo(Severity.NOTE) > 0)
+                .findFirst();
+        String mark = worst.isPresent() ? "look" : readings == 0 ? "open" : now.isPresent() ? "clear" : "";
+        String detail = worst.map(f -> words.finding(f, reader).title()).orElse(summary);
+        if (before.isEmpty()) {
+            return new Progress("", words.say("next.arrived"), job.kit(), "open", readings, false);
+        }
+        Optional<String> left = missing(before, before, reader);
+        if (now.isEmpty() || now.get().isEmpty()) {
+            String act =
+                    left.isPresent() && now.isEmpty() ? left.get() : words.say(now.isEmpty() ? "next.fit" : "next.now");
+            return new Progress(summary, act, worst.isPresent() ? detail : job.kit(), mark, readings, false);
+        }
+        Optional<String> toRead = missing(before, now.get(), reader);
+        if (toRead.isPresent()) {
+            return new Progress(summary, toRead.get(), detail, mark, readings, false);
+        }
+        return new Progress(
+                summary, words.say(worst.isPresent() ? "next.look" : "next.handover"), detail, mark, readings, true);
+    }
+
+    /** The first spot in walking order that is still to read, of a method that is begun on the sheet if there is one. */
+    private Optional<String> missing(HeightSheet before, HeightSheet sheet, Reader reader) {
+        return Stream.of(Method.values())
+                .filter(before::has)
+                .sorted(Comparator.comparing(method -> !sheet.has(method)))
+                .flatMap(method -> Corner.WALK.stream()
+                        .filter(c -> before.at(c, method).isPresent() || before == sheet)
+                        .filter(c -> sheet.at(c, method).isEmpty())
+                        .map(c -> words.say("next.spot", reader, c, method)))
+                .findFirst();
+    }
+
+    private String summary(DropSheet drop, Reader reader) {
+        List<String> ends = Stream.of(End.values())
+                .flatMap(end -> drop.ends().get(end).drop().stream()
+                        .map(f -> words.say("end." + end.name()) + " "
+                                + Numerals.drop(f.value().value(), reader)))
+                .toList();
+        return String.join(", ", ends);
+    }
+}

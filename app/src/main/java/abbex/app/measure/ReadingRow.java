@@ -1,0 +1,67 @@
+package abbex.app.measure;
+
+import abbex.core.heights.Method;
+import abbex.core.heights.Reading;
+import abbex.core.heights.Spot;
+import abbex.core.units.Graduation;
+import abbex.core.units.Length;
+import abbex.core.units.LengthUnit;
+import abbex.core.units.TapeReading;
+import abbex.core.units.TapeText;
+import abbex.core.vehicle.Corner;
+import java.time.Instant;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * One row of the append-only record: what somebody wrote at a spot, or took back.
+ *
+ * @param act take, correct, undo (an earlier text stands again) or withdraw (nothing stands)
+ * @param raw as typed; null when withdrawn
+ * @param value exact; null when withdrawn
+ * @param supersedes the row it replaces
+ * @param restores with undo, the row whose text stands again
+ */
+record ReadingRow(
+        UUID id,
+        UUID sheet,
+        UUID person,
+        String initials,
+        Corner corner,
+        Method method,
+        Act act,
+        @Nullable String raw,
+        LengthUnit unit,
+        Graduation tape,
+        @Nullable Length value,
+        @Nullable UUID supersedes,
+        @Nullable UUID restores,
+        Instant takenAt) {
+
+    enum Act {
+        TAKE,
+        CORRECT,
+        UNDO,
+        WITHDRAW
+    }
+
+    boolean stands() {
+        return act != Act.WITHDRAW;
+    }
+
+    Spot spot() {
+        return Spot.of(corner, method);
+    }
+
+    /** The stored value wins over today's way of reading the text, should the two ever differ. */
+    TapeReading tapeReading() {
+        return TapeText.parse(raw, unit, tape, method.allowed())
+                .asReading()
+                .filter(read -> read.value().equals(value))
+                .orElseGet(() -> TapeReading.of(value, tape));
+    }
+
+    Reading reading() {
+        return new Reading(spot(), tapeReading(), initials, takenAt, act != Act.TAKE);
+    }
+}

@@ -1,0 +1,50 @@
+package abbex.app.measure;
+
+import abbex.core.heights.HeightSheet;
+import abbex.core.heights.Method;
+import abbex.core.heights.SheetState;
+import abbex.core.units.Pressure;
+import abbex.core.vehicle.Corner;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * A sheet with what stands on it.
+ *
+ * @param current the rows that no other row replaces and that were not withdrawn
+ * @param state the texts that were said last, by item; pressures as {@code PRESSURE_LF} and so on
+ */
+public record SheetData(SheetRow row, List<ReadingRow> current, Map<String, String> state) {
+
+    /** What the core compares. */
+    public HeightSheet heights() {
+        return HeightSheet.of(
+                sheetState(), current.stream().map(ReadingRow::reading).toList());
+    }
+
+    private SheetState sheetState() {
+        Map<Corner, Pressure> pressures = new EnumMap<>(Corner.class);
+        for (Corner corner : Corner.WALK) {
+            Optional.ofNullable(state.get(pressureItem(corner)))
+                    .flatMap(Pressure::parse)
+                    .ifPresent(p -> pressures.put(corner, p));
+        }
+        Map<SheetState.Item, String> said = new EnumMap<>(SheetState.Item.class);
+        for (SheetState.Item item : SheetState.Item.values()) {
+            said.put(item, state.getOrDefault(item.name(), ""));
+        }
+        return SheetState.of(pressures, said);
+    }
+
+    static String pressureItem(Corner corner) {
+        return "PRESSURE_" + corner;
+    }
+
+    List<ReadingRow> at(Corner corner, Method method) {
+        return current.stream()
+                .filter(r -> r.corner() == corner && r.method() == method)
+                .toList();
+    }
+}

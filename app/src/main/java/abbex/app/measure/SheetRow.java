@@ -1,0 +1,34 @@
+package abbex.app.measure;
+
+import abbex.core.units.Graduation;
+import abbex.core.units.LengthUnit;
+import java.time.Instant;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A sheet of heights: the stage it was taken at, and the tape and unit it is read in.
+ *
+ * @param seq 1 for the first of a job
+ * @param baseline the sheet it is compared with, none for the first
+ */
+public record SheetRow(
+        UUID id,
+        UUID job,
+        int seq,
+        Stage stage,
+        @Nullable UUID baseline,
+        LengthUnit unit,
+        Graduation tape,
+        Instant madeAt) {
+
+    /** At which point of the work a sheet is taken. */
+    public enum Stage {
+        AS_ARRIVED,
+        FIRST_SET_DOWN
+    }
+
+    public boolean first() {
+        return seq == 1;
+    }
+}

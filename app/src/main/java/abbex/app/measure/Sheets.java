@@ -1,0 +1,353 @@
+package abbex.app.measure;
+
+import abbex.app.arrive.Job;
+import abbex.app.measure.ReadingRow.Act;
+import abbex.app.page.Reader;
+import abbex.app.people.People;
+import abbex.app.people.Person;
+import abbex.app.store.Ids;
+import abbex.app.store.Times;
+import abbex.core.heights.Method;
+import abbex.core.units.Graduation;
+import abbex.core.units.Length;
+import abbex.core.units.LengthUnit;
+import abbex.core.units.TapeParse;
+import abbex.core.units.TapeReading;
+import abbex.core.units.TapeText;
+import abbex.core.vehicle.Corner;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Sheets and their append-only readings, one shop at a time: the public service of the station. */
+@Service
+public class Sheets {
+    private static final String SHEETS = """
+            select id, job_id, seq, stage, baseline_id, unit, tape, made_at
+              from sheet where shop_id = :shop and job_id in (:jobs) order by job_id, seq
+            """;
+
+    private static final String READING_COLUMNS = """
+            select r.id, r.sheet_id, r.person_id, p.initials, r.corner, r.method, r.act, r.raw, r.bare_unit, r.tape,
+                   r.value_nm, r.supersedes, r.restores, r.taken_at
+              from reading r join person p on p.id = r.person_id
+            """;
+
+    private static final String CURRENT = READING_COLUMNS + """
+             join sheet s on s.id = r.sheet_id
+             where r.shop_id = :shop and s.job_id in (:jobs) and r.act <> 'WITHDRAW'
+               and not exists (select 1 from reading n where n.supersedes = r.id)
+             order by r.taken_at, r.id
+            """;
+
+    private static final String OF_SPOT = READING_COLUMNS + """
+             where r.shop_id = :shop and r.sheet_id = :sheet and r.person_id = :person
+               and r.corner = :corner and r.method = :method
+             order by r.taken_at, r.id
+            """;
+
+    private static final String STATES = """
+            select e.sheet_id, e.item, e.raw from state_entry e join sheet s on s.id = e.sheet_id
+             where e.shop_id = :shop and s.job_id in (:jobs) order by e.id
+            """;
+
+    private static final String BY_CLIENT = READING_COLUMNS + " where r.shop_id = :shop and r.client_id = :client";
+
+    private static final String LOCK = "select id from sheet where id = :sheet and shop_id = :shop for update";
+
+    private static final String ADD_SHEET = """
+            insert into sheet (id, shop_id, job_id, seq, stage, baseline_id, unit, tape, made_at, made_by)
+            values (:id, :shop, :job, :seq, :stage, :baseline, :unit, :tape, :at, :by)
+            """;
+
+    private static final String APPEND = """
+            insert into reading (id, shop_id, sheet_id, client_id, person_id, corner, method, act, raw, bare_unit, tape,
+                                 value_nm, supersedes, restores, taken_at)
+            values (:id, :shop, :sheet, :client, :person, :corner, :method, :act, :raw, :unit, :tape,
+                    :value, :supersedes, :restores, :at)
+            """;
+
+    private static final String SAY = """
+            insert into state_entry (shop_id, sheet_id, item, raw, person_id, said_at)
+            values (:shop, :sheet, :item, :raw, :person, :at)
+            """;
+
+    private final JdbcClient jdbc;
+    private final NextAct nextAct;
+
+    Sheets(JdbcClient jdbc, NextAct nextAct) {
+        this.jdbc = jdbc;
+        this.nextAct = nextAct;
+    }
+
+    /** What became of a text that was sent as a reading. */
+    public sealed interface Outcome {
+        /** It stands now, or stood already because it was sent twice. */
+        record Stored(boolean again) implements Outcome {}
+
+        record Refused(TapeParse.Refused why) implements Outcome {}
+
+        /** The same client id was used for another text before. */
+        record SentOther(String raw) implements Outcome {}
+    }
+
+    public JobSheets of(UUID shop, UUID job) {
+        return of(shop, List.of(job)).getOrDefault(job, new JobSheets(List.of()));
+    }
+
+    /** The sheets of several jobs in three queries. */
+    public Map<UUID, JobSheets> of(UUID shop, Collection<UUID> jobs) {
+        if (jobs.isEmpty()) {
+            return Map.of();
+        }
+        Map<UUID, SheetData> sheets = new LinkedHashMap<>();
+        many(SHEETS, shop, jobs).query(row -> {
+            SheetRow sheet = sheet(row);
+            sheets.put(sheet.id(), new SheetData(sheet, new ArrayList<>(), new HashMap<>()));
+        });
+        many(CURRENT, shop, jobs).query(row -> {
+            ReadingRow reading = reading(row);
+            sheets.get(reading.sheet()).current().add(reading);
+        });
+        many(STATES, shop, jobs).query(row -> {
+            sheets.get(Ids.id(row, "sheet_id")).state().put(row.getString("item"), row.getString("raw"));
+        });
+        Map<UUID, List<SheetData>> byJob = new HashMap<>();
+        sheets.values()
+                .forEach(s -> byJob.computeIfAbsent(s.row().job(), j -> new ArrayList<>())
+                        .add(s));
+        Map<UUID, JobSheets> all = new HashMap<>();
+        byJob.forEach((job, list) -> all.put(job, new JobSheets(list)));
+        return all;
+    }
+
+    private JdbcClient.StatementSpec many(String sql, UUID shop, Collection<UUID> jobs) {
+        return jdbc.sql(sql)
+                .param("shop", shop.toString())
+                .param("jobs", jobs.stream().map(UUID::toString).toList());
+    }
+
+    public Progress progress(UUID shop, Job job, Reader reader) {
+        return nextAct.of(job, of(shop, job.id()), reader);
+    }
+
+    public Progress progress(Job job, JobSheets sheets, Reader reader) {
+        return nextAct.of(job, sheets, reader);
+    }
+
+    /** Opens the next sheet of a job: the first as arrived, the second at set-down. */
+    @Transactional
+    public UUID open(Person by, UUID job, Instant at) {
+        JobSheets there = of(by.shop(), job);
+        Optional<SheetData> newest = there.newest();
+        if (there.sheets().size() == SheetRow.Stage.values().length) {
+            return newest.orElseThrow().row().id();
+        }
+        UUID id = Ids.fresh();
+        jdbc.sql(ADD_SHEET)
+                .param("id", id.toString())
+                .param("shop", by.shop().toString())
+                .param("job", job.toString())
+                .param("seq", there.sheets().size() + 1)
+                .param("stage", SheetRow.Stage.values()[there.sheets().size()].name())
+                .param(
+                        "baseline",
+                        there.before().map(s -> s.row().id().toString()).orElse(null))
+                .param("unit", by.likes().unit().symbol())
+                .param("tape", by.likes().tape().toString())
+                .param("at", Times.column(at))
+                .param("by", by.id().toString())
+                .update();
+        return id;
+    }
+
+    /**
+     * Appends a reading. The same person's second text at a spot corrects the first; another person's is a repeat. A text
+     * sent twice under one client id counts once.
+     */
+    @Transactional
+    public Outcome take(Person by, SheetRow sheet, Corner corner, Method method, String raw, UUID client, Instant at) {
+        lock(by.shop(), sheet.id());
+        Optional<ReadingRow> sent = jdbc.sql(BY_CLIENT)
+                .param("shop", by.shop().toString())
+                .param("client", client.toString())
+                .query((row, n) -> reading(row))
+                .optional();
+        if (sent.isPresent()) {
+            ReadingRow was = sent.get();
+            boolean same = raw.equals(was.raw())
+                    && was.corner() == corner
+                    && was.method() == method
+                    && was.sheet().equals(sheet.id());
+            return same ? new Outcome.Stored(true) : new Outcome.SentOther(String.valueOf(was.raw()));
+        }
+        TapeParse parse = TapeText.parse(raw, sheet.unit(), sheet.tape(), method.allowed());
+        if (parse instanceof TapeParse.Refused refused) {
+            return new Outcome.Refused(refused);
+        }
+        TapeReading read = parse.asReading().orElseThrow();
+        ReadingRow last = last(mine(by, sheet, corner, method));
+        if (last != null && last.stands() && raw.equals(last.raw())) {
+            return new Outcome.Stored(true);
+        }
+        Act act = last != null && last.stands() ? Act.CORRECT : Act.TAKE;
+        append(by, sheet, corner, method, client, act, raw, read.value(), last == null ? null : last.id(), null, at);
+        return new Outcome.Stored(false);
+    }
+
+    /** Takes back this person's last act at the spot by appending; false when there is nothing to take back. */
+    @Transactional
+    public boolean undo(Person by, SheetRow sheet, Corner corner, Method method, Instant at) {
+        lock(by.shop(), sheet.id());
+        List<ReadingRow> mine = mine(by, sheet, corner, method);
+        ReadingRow last = last(mine);
+        if (last == null || !last.stands()) {
+            return false;
+        }
+        Map<UUID, ReadingRow> byId = new HashMap<>();
+        mine.forEach(r -> byId.put(r.id(), r));
+        ReadingRow shown = byId.getOrDefault(last.restores(), last);
+        ReadingRow earlier = byId.get(shown.supersedes());
+        ReadingRow restored = earlier == null ? null : byId.getOrDefault(earlier.restores(), earlier);
+        UUID client = Ids.fresh();
+        if (restored == null || !restored.stands()) {
+            append(by, sheet, corner, method, client, Act.WITHDRAW, null, null, last.id(), null, at);
+        } else {
+            append(
+                    by,
+                    sheet,
+                    corner,
+                    method,
+                    client,
+                    Act.UNDO,
+                    restored.raw(),
+                    restored.value(),
+                    last.id(),
+                    restored.id(),
+                    at);
+        }
+        return true;
+    }
+
+    /** Says what differs from what was said last; a blank takes it back. */
+    @Transactional
+    public void say(Person by, SheetRow sheet, Map<String, String> items, Map<String, String> known, Instant at) {
+        items.forEach((item, raw) -> {
+            if (!raw.equals(known.getOrDefault(item, ""))) {
+                jdbc.sql(SAY)
+                        .param("shop", by.shop().toString())
+                        .param("sheet", sheet.id().toString())
+                        .param("item", item)
+                        .param("raw", raw)
+                        .param("person", by.id().toString())
+                        .param("at", Times.column(at))
+                        .update();
+            }
+        });
+    }
+
+    /** One writer a sheet at a time, so that no reading is replaced twice. */
+    private void lock(UUID shop, UUID sheet) {
+        jdbc.sql(LOCK)
+                .param("sheet", sheet.toString())
+                .param("shop", shop.toString())
+                .query(String.class)
+                .single();
+    }
+
+    private List<ReadingRow> mine(Person by, SheetRow sheet, Corner corner, Method method) {
+        return jdbc.sql(OF_SPOT)
+                .param("shop", by.shop().toString())
+                .param("sheet", sheet.id().toString())
+                .param("person", by.id().toString())
+                .param("corner", corner.name())
+                .param("method", method.name())
+                .query((row, n) -> reading(row))
+                .list();
+    }
+
+    /** The row that no other replaces; one at most, since each replaces the last. */
+    @Nullable
+    private static ReadingRow last(List<ReadingRow> rows) {
+        return rows.stream()
+                .filter(r -> rows.stream().noneMatch(n -> r.id().equals(n.supersedes())))
+                .reduce((a, b) -> b)
+                .orElse(null);
+    }
+
+    private void append(
+            Person by,
+            SheetRow sheet,
+            Corner corner,
+            Method method,
+            UUID client,
+            Act act,
+            @Nullable String raw,
+            @Nullable Length value,
+            @Nullable UUID supersedes,
+            @Nullable UUID restores,
+            Instant at) {
+        jdbc.sql(APPEND)
+                .param("id", Ids.fresh().toString())
+                .param("shop", by.shop().toString())
+                .param("sheet", sheet.id().toString())
+                .param("client", client.toString())
+                .param("person", by.id().toString())
+                .param("corner", corner.name())
+                .param("method", method.name())
+                .param("act", act.name())
+                .param("raw", raw)
+                .param("unit", sheet.unit().symbol())
+                .param("tape", sheet.tape().toString())
+                .param("value", value == null ? null : value.nm())
+                .param("supersedes", Ids.text(supersedes))
+                .param("restores", Ids.text(restores))
+                .param("at", Times.column(at))
+                .update();
+    }
+
+    private static SheetRow sheet(ResultSet row) throws SQLException {
+        return new SheetRow(
+                Ids.id(row, "id"),
+                Ids.id(row, "job_id"),
+                row.getInt("seq"),
+                SheetRow.Stage.valueOf(row.getString("stage")),
+                Ids.maybe(row, "baseline_id"),
+                People.unit(row.getString("unit")),
+                Graduation.parse(row.getString("tape")).orElseThrow(),
+                Times.instant(row, "made_at"));
+    }
+
+    private static ReadingRow reading(ResultSet row) throws SQLException {
+        long nm = row.getLong("value_nm");
+        Length value = row.wasNull() ? null : Length.ofNm(nm);
+        LengthUnit unit = People.unit(row.getString("bare_unit"));
+        return new ReadingRow(
+                Ids.id(row, "id"),
+                Ids.id(row, "sheet_id"),
+                Ids.id(row, "person_id"),
+                row.getString("initials"),
+                Corner.valueOf(row.getString("corner")),
+                Method.valueOf(row.getString("method")),
+                Act.valueOf(row.getString("act")),
+                row.getString("raw"),
+                unit,
+                Graduation.parse(row.getString("tape")).orElseThrow(),
+                value,
+                Ids.maybe(row, "supersedes"),
+                Ids.maybe(row, "restores"),
+                Times.instant(row, "taken_at"));
+    }
+}

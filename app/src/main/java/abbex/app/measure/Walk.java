@@ -1,0 +1,175 @@
+package abbex.app.measure;
+
+import abbex.app.arrive.Job;
+import abbex.app.arrive.VehicleFacts;
+import abbex.app.drawing.ArchDrawing;
+import abbex.app.page.Numerals;
+import abbex.app.page.Reader;
+import abbex.app.page.Words;
+import abbex.app.store.Ids;
+import abbex.core.heights.CornerDrop;
+import abbex.core.heights.DropSheet;
+import abbex.core.heights.HeightSheet;
+import abbex.core.heights.Method;
+import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.End;
+import abbex.core.vehicle.VehicleKind;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The walk round the vehicle as one page shows it.
+ *
+ * @param next the method to go on with after this walk; null when nothing is left that was begun
+ */
+record Walk(
+        UUID job,
+        UUID sheet,
+        boolean first,
+        Method method,
+        List<Chip> chips,
+        List<Arch> arches,
+        @Nullable Method next) {
+
+    /** A method to choose. */
+    record Chip(Method method, String name, String how, boolean chosen, int read) {}
+
+    /**
+     * One arch of the strip.
+     *
+     * @param text what the input holds: the person's own text
+     * @param hero the reading in true fractions, made safe
+     * @param last the reading of the first sheet, when this is a later one
+     * @param drop what it did, made safe; empty when it cannot be told
+     * @param others what other people read here
+     * @param problem why the text was not taken, made safe; empty when it was
+     * @param offer what would be right
+     */
+    record Arch(
+            Corner corner,
+            String name,
+            String code,
+            String text,
+            String hero,
+            String last,
+            String drop,
+            String how,
+            List<String> others,
+            boolean undo,
+            UUID client,
+            String problem,
+            String offer,
+            ArchDrawing drawing) {}
+
+    /** A text that was not taken, to be shown again with its reason. */
+    record Refusal(Corner corner, String text, String problem, String offer) {}
+
+    static Walk of(
+            Job job,
+            JobSheets sheets,
+            SheetData sheet,
+            Method method,
+            UUID me,
+            DropSheet drops,
+            Reader reader,
+            Words words,
+            @Nullable Refusal refusal) {
+        HeightSheet here = sheet.heights();
+        HeightSheet before = sheet.row().first()
+                ? null
+                : sheets.before().map(SheetData::heights).orElse(null);
+        List<Chip> chips = Stream.of(Method.values())
+                .map(m -> new Chip(m, words.say("method." + m), words.say("method." + m + ".how"), m == method, (int)
+                        Corner.WALK.stream()
+                                .filter(c -> here.at(c, m).isPresent())
+                                .count()))
+                .toList();
+        List<Arch> arches = Corner.WALK.stream()
+                .map(corner ->
+                        arch(job, sheets, sheet, here, before, corner, method, me, drops, reader, words, refusal))
+                .toList();
+        return new Walk(
+                job.id(), sheet.row().id(), sheet.row().first(), method, chips, arches, next(here, before, method));
+    }
+
+    private static Arch arch(
+            Job job,
+            JobSheets sheets,
+            SheetData sheet,
+            HeightSheet here,
+            @Nullable HeightSheet before,
+            Corner corner,
+            Method method,
+            UUID me,
+            DropSheet drops,
+            Reader reader,
+            Words words,
+            @Nullable Refusal refusal) {
+        List<ReadingRow> rows = sheet.at(corner, method);
+        Optional<ReadingRow> mine =
+                rows.stream().filter(r -> r.person().equals(me)).findFirst();
+        Optional<ReadingRow> shown = mine.or(() -> rows.stream().findFirst());
+        boolean refused = refusal != null && refusal.corner() == corner;
+        Optional<SheetData> first = sheet.row().first() ? Optional.empty() : sheets.before();
+        String last = first.stream()
+                .flatMap(s -> s.at(corner, method).stream())
+                .findFirst()
+                .map(r -> Numerals.html(Numerals.reading(r.tapeReading())))
+                .orElse("");
+        CornerDrop drop = drops.corners().get(corner);
+        String fell = sheet.row().first() || !drop.byMethod().containsKey(method)
+                ? ""
+                : Numerals.html(
+                        Numerals.drop(drop.byMethod().get(method).value().value(), reader));
+        String how = fell.isEmpty()
+                ? ""
+                : String.join(" ", words.reason(drop.byMethod().get(method).reason(), reader));
+        return new Arch(
+                corner,
+                Words.capital(words.say("corner." + corner)),
+                corner.name(),
+                refused ? refusal.text() : mine.map(ReadingRow::raw).orElse(""),
+                refused
+                        ? ""
+                        : shown.map(r -> Numerals.html(Numerals.reading(r.tapeReading())))
+                                .orElse(""),
+                last,
+                fell,
+                Numerals.html(how),
+                rows.stream()
+                        .filter(r -> mine.isPresent() ? r != mine.get() : r != shown.orElse(null))
+                        .map(r -> r.initials() + " " + Numerals.html(Numerals.reading(r.tapeReading())))
+                        .toList(),
+                mine.isPresent(),
+                Ids.fresh(),
+                refused ? refusal.problem() : "",
+                refused ? refusal.offer() : "",
+                ArchDrawing.of(corner, method, wheel(job, corner, here, before), before, here));
+    }
+
+    private static ArchDrawing.Wheel wheel(Job job, Corner corner, HeightSheet here, @Nullable HeightSheet before) {
+        VehicleFacts.Measure tyre =
+                corner.end() == End.FRONT ? VehicleFacts.Measure.TYRE_FRONT : VehicleFacts.Measure.TYRE_REAR;
+        double usual = job.vehicle().kind() == VehicleKind.CAR ? 317 : 395;
+        return before == null
+                ? ArchDrawing.Wheel.of(corner, job.vehicle().measure(tyre), usual, here)
+                : ArchDrawing.Wheel.of(corner, job.vehicle().measure(tyre), usual, here, before);
+    }
+
+    /** After a later sheet's walk: the next method that was read before and is not complete now. */
+    @Nullable
+    private static Method next(HeightSheet here, @Nullable HeightSheet before, Method method) {
+        List<Method> order = Stream.concat(
+                        Stream.of(Method.values()).filter(m -> m.ordinal() > method.ordinal()),
+                        Stream.of(Method.values()).filter(m -> m.ordinal() < method.ordinal()))
+                .toList();
+        return order.stream()
+                .filter(m -> before != null ? before.has(m) : m != Method.TG && m != Method.RIM)
+                .filter(m -> !here.complete(m))
+                .findFirst()
+                .orElse(null);
+    }
+}

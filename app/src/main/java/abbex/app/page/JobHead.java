@@ -1,0 +1,13 @@
+package abbex.app.page;
+
+import java.util.UUID;
+
+/**
+ * What stays in sight on every page of a job: the vehicle's tag and the stations.
+ *
+ * @param line where it stands and what is wished
+ * @param summary end to end, made safe for a page
+ * @param station arrive, measure or handover
+ * @param measured 0 nothing, 1 begun, 2 done
+ */
+public record JobHead(UUID id, String plate, String name, String line, String summary, String station, int measured) {}

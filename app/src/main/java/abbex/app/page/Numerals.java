@@ -1,0 +1,70 @@
+package abbex.app.page;
+
+import abbex.core.units.Length;
+import abbex.core.units.LengthUnit;
+import abbex.core.units.TapeText;
+import java.util.regex.Pattern;
+import org.springframework.web.util.HtmlUtils;
+
+/** Lengths as they are written on a page: true fractions, the unit small behind, words for those who listen. */
+public final class Numerals {
+    private static final Pattern FRACTION = Pattern.compile("(\\d+)⁄(\\d+)");
+    private static final String UP = "⁰¹²³⁴⁵⁶⁷⁸⁹";
+    private static final String DOWN = "₀₁₂₃₄₅₆₇₈₉";
+
+    private Numerals() {}
+
+    /** A result in plain text: {@code 1 3⁄16″}, {@code −20.6 mm}. */
+    public static String text(Length length, Reader reader) {
+        return typographic(TapeText.result(length, reader.shown()).text()) + unit(reader);
+    }
+
+    /** The same without the unit. */
+    public static String bare(Length length, Reader reader) {
+        return typographic(TapeText.result(length, reader.shown()).text());
+    }
+
+    /** An uncertainty, rounded up. */
+    public static String uncertainty(Length expanded, Reader reader) {
+        return typographic(TapeText.expanded(expanded, reader.unit())) + unit(reader);
+    }
+
+    /** A reading as it was read, such as {@code 23 3⁄32+}; metric ones with their unit. */
+    public static String reading(abbex.core.units.TapeReading reading) {
+        String text = reading.text();
+        boolean inch = reading.graduation().unit() == LengthUnit.INCH;
+        return typographic(inch ? text.replace(" in", "") : text);
+    }
+
+    private static String unit(Reader reader) {
+        return reader.unit().metric() ? "\u00a0mm" : "″";
+    }
+
+    private static String typographic(String plain) {
+        return plain.replaceFirst("^-", "−")
+                .replaceAll("-$", "−")
+                .replaceFirst("(\\d) (\\d+)/(\\d+)", "$1\u202f$2⁄$3")
+                .replace('/', '⁄');
+    }
+
+    /** Text made safe for a page, its fractions drawn as fractions. */
+    public static String html(String text) {
+        return FRACTION.matcher(HtmlUtils.htmlEscape(text, "UTF-8")).replaceAll("<span class=\"frac\">$1⁄$2</span>");
+    }
+
+    /** A drop: ↓ or ↑ with an unsigned length. */
+    public static String drop(Length drop, Reader reader) {
+        return (drop.sign() < 0 ? "↑\u00a0" : drop.sign() > 0 ? "↓\u00a0" : "") + text(drop.abs(), reader);
+    }
+
+    /** Fractions by raised and lowered digits, for print where no font feature is applied. */
+    public static String printable(String text) {
+        return FRACTION.matcher(text).replaceAll(m -> shift(m.group(1), UP) + "⁄" + shift(m.group(2), DOWN));
+    }
+
+    private static String shift(String digits, String to) {
+        StringBuilder out = new StringBuilder();
+        digits.chars().forEach(c -> out.append(to.charAt(c - '0')));
+        return out.toString();
+    }
+}

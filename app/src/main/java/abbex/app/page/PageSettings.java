@@ -1,0 +1,93 @@
+package abbex.app.page;
+
+import abbex.app.people.People;
+import abbex.app.people.Person;
+import abbex.app.people.SignedIn;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.core.MethodParameter;
+import org.springframework.security.core.Authentication;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.web.bind.support.WebDataBinderFactory;
+import org.springframework.web.context.request.NativeWebRequest;
+import org.springframework.web.method.support.HandlerMethodArgumentResolver;
+import org.springframework.web.method.support.ModelAndViewContainer;
+import org.springframework.web.servlet.HandlerInterceptor;
+import org.springframework.web.servlet.ModelAndView;
+import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
+import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+
+/** Gives every page the signed-in person, read anew for each request. */
+@Configuration
+class PageSettings implements WebMvcConfigurer {
+    private static final String ATTRIBUTE = PageSettings.class.getName() + ".me";
+
+    private final People people;
+
+    PageSettings(People people) {
+        this.people = people;
+    }
+
+    @Override
+    public void addArgumentResolvers(List<HandlerMethodArgumentResolver> resolvers) {
+        resolvers.add(new HandlerMethodArgumentResolver() {
+            @Override
+            public boolean supportsParameter(MethodParameter parameter) {
+                return parameter.hasParameterAnnotation(Me.class);
+            }
+
+            @Override
+            public Object resolveArgument(
+                    MethodParameter parameter,
+                    ModelAndViewContainer container,
+                    NativeWebRequest request,
+                    WebDataBinderFactory binder) {
+                return me(request.getNativeRequest(HttpServletRequest.class))
+                        .orElseThrow(() -> new IllegalStateException("no one is signed in"));
+            }
+        });
+    }
+
+    @Override
+    public void addInterceptors(InterceptorRegistry registry) {
+        registry.addInterceptor(new HandlerInterceptor() {
+            @Override
+            public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler)
+                    throws Exception {
+                Optional<Person> me = me(request);
+                String path = request.getServletPath();
+                if (me.isPresent() && me.get().mustChange() && !path.startsWith("/account") && !path.equals("/error")) {
+                    response.sendRedirect(request.getContextPath() + "/account?must");
+                    return false;
+                }
+                return true;
+            }
+
+            @Override
+            public void postHandle(
+                    HttpServletRequest request, HttpServletResponse response, Object handler, ModelAndView view) {
+                if (view != null
+                        && view.getViewName() != null
+                        && !view.getViewName().startsWith("redirect:")) {
+                    me(request).ifPresent(me -> view.addObject("me", me).addObject("reader", Reader.of(me)));
+                }
+            }
+        });
+    }
+
+    private Optional<Person> me(HttpServletRequest request) {
+        if (request.getAttribute(ATTRIBUTE) instanceof Person known) {
+            return Optional.of(known);
+        }
+        Authentication who = SecurityContextHolder.getContext().getAuthentication();
+        if (who == null || !(who.getPrincipal() instanceof SignedIn signedIn)) {
+            return Optional.empty();
+        }
+        Optional<Person> me = people.byId(signedIn.id());
+        me.ifPresent(person -> request.setAttribute(ATTRIBUTE, person));
+        return me;
+    }
+}

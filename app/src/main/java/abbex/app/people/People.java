@@ -1,0 +1,154 @@
+package abbex.app.people;
+
+import abbex.app.store.Ids;
+import abbex.core.units.Graduation;
+import abbex.core.units.LengthUnit;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.jdbc.core.RowMapper;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Service;
+
+/** The people of all shops; sign-in names are unique over the installation. */
+@Service
+public class People {
+    private static final String COLUMNS = """
+            select p.id, p.shop_id, s.name as shop_name, p.sign_in_name, p.display_name, p.initials, p.role,
+                   p.password_hash, p.must_change, p.unit, p.tape, p.zone, p.theme, p.single_keys
+              from person p join shop s on s.id = p.shop_id
+            """;
+
+    private static final String BY_NAME = COLUMNS + " where p.sign_in_name = :name and p.active";
+    private static final String BY_ID = COLUMNS + " where p.id = :id and p.active";
+    private static final String OF_SHOP = COLUMNS + " where p.shop_id = :shop and p.active order by p.display_name";
+
+    private static final RowMapper<Person> PERSON = (row, n) -> person(row);
+
+    private final JdbcClient jdbc;
+    private final PasswordEncoder encoder;
+
+    People(JdbcClient jdbc, PasswordEncoder encoder) {
+        this.jdbc = jdbc;
+        this.encoder = encoder;
+    }
+
+    /** A person with the hash that only sign-in looks at. */
+    record WithHash(Person person, String hash) {}
+
+    Optional<WithHash> forSignIn(String name) {
+        return jdbc.sql(BY_NAME)
+                .param("name", name.strip())
+                .query((row, n) -> new WithHash(person(row), row.getString("password_hash")))
+                .optional();
+    }
+
+    public Optional<Person> byId(UUID id) {
+        return jdbc.sql(BY_ID).param("id", id.toString()).query(PERSON).optional();
+    }
+
+    public List<Person> ofShop(UUID shop) {
+        return jdbc.sql(OF_SHOP).param("shop", shop.toString()).query(PERSON).list();
+    }
+
+    public boolean nobodyYet() {
+        return jdbc.sql("select count(*) from shop").query(Long.class).single() == 0;
+    }
+
+    public UUID addShop(String name) {
+        UUID id = Ids.fresh();
+        jdbc.sql("insert into shop (id, name) values (:id, :name)")
+                .param("id", id.toString())
+                .param("name", name)
+                .update();
+        return id;
+    }
+
+    /** Adds somebody; the password is kept only as its hash. */
+    public UUID add(
+            UUID shop,
+            String signInName,
+            String displayName,
+            String initials,
+            Role role,
+            String password,
+            boolean mustChange,
+            Person.Likes likes) {
+        UUID id = Ids.fresh();
+        jdbc.sql("""
+                insert into person (id, shop_id, sign_in_name, display_name, initials, role, password_hash, must_change,
+                                    active, unit, tape, zone, theme, single_keys)
+                values (:id, :shop, :name, :display, :initials, :role, :hash, :must, true, :unit, :tape, :zone, :theme, :keys)
+                """)
+                .param("id", id.toString())
+                .param("shop", shop.toString())
+                .param("name", signInName)
+                .param("display", displayName)
+                .param("initials", initials)
+                .param("role", role.name())
+                .param("hash", encoder.encode(password))
+                .param("must", mustChange)
+                .param("unit", likes.unit().symbol())
+                .param("tape", likes.tape().toString())
+                .param("zone", likes.zone().getId())
+                .param("theme", likes.theme())
+                .param("keys", likes.singleKeys())
+                .update();
+        return id;
+    }
+
+    public void setLikes(UUID person, Person.Likes likes) {
+        jdbc.sql("""
+                update person set unit = :unit, tape = :tape, zone = :zone, theme = :theme, single_keys = :keys
+                 where id = :id
+                """)
+                .param("unit", likes.unit().symbol())
+                .param("tape", likes.tape().toString())
+                .param("zone", likes.zone().getId())
+                .param("theme", likes.theme())
+                .param("keys", likes.singleKeys())
+                .param("id", person.toString())
+                .update();
+    }
+
+    public void setPassword(UUID person, String password) {
+        jdbc.sql("update person set password_hash = :hash, must_change = false where id = :id")
+                .param("hash", encoder.encode(password))
+                .param("id", person.toString())
+                .update();
+    }
+
+    public boolean passwordIs(String signInName, String password) {
+        return forSignIn(signInName)
+                .filter(found -> encoder.matches(password, found.hash()))
+                .isPresent();
+    }
+
+    private static Person person(ResultSet row) throws SQLException {
+        return new Person(
+                Ids.id(row, "id"),
+                Ids.id(row, "shop_id"),
+                row.getString("shop_name"),
+                row.getString("sign_in_name"),
+                row.getString("display_name"),
+                row.getString("initials"),
+                Role.valueOf(row.getString("role")),
+                row.getBoolean("must_change"),
+                new Person.Likes(
+                        unit(row.getString("unit")),
+                        Graduation.parse(row.getString("tape")).orElseThrow(),
+                        ZoneId.of(row.getString("zone")),
+                        row.getString("theme"),
+                        row.getBoolean("single_keys")));
+    }
+
+    /** The unit by its symbol as it is stored. */
+    public static LengthUnit unit(String symbol) {
+        return symbol.toLowerCase(Locale.ROOT).equals("mm") ? LengthUnit.MILLIMETRE : LengthUnit.INCH;
+    }
+}

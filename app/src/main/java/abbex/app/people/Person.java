@@ -1,0 +1,30 @@
+package abbex.app.people;
+
+import abbex.core.units.Graduation;
+import abbex.core.units.LengthUnit;
+import java.time.ZoneId;
+import java.util.UUID;
+
+/** Somebody of a shop, with how this person likes to read and write. */
+public record Person(
+        UUID id,
+        UUID shop,
+        String shopName,
+        String signInName,
+        String displayName,
+        String initials,
+        Role role,
+        boolean mustChange,
+        Likes likes) {
+
+    /**
+     * How a person reads and writes.
+     *
+     * @param unit inch or millimetre
+     * @param tape the marks of the person's tape
+     * @param zone for times
+     * @param theme auto, bright or dim
+     * @param singleKeys whether single keys act outside input fields
+     */
+    public record Likes(LengthUnit unit, Graduation tape, ZoneId zone, String theme, boolean singleKeys) {}
+}

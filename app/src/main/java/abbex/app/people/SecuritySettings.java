@@ -1,0 +1,93 @@
+package abbex.app.people;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.security.access.AccessDeniedException;
+import org.springframework.security.authentication.AnonymousAuthenticationToken;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.core.Authentication;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.security.core.userdetails.UserDetailsService;
+import org.springframework.security.core.userdetails.UsernameNotFoundException;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.AuthenticationEntryPoint;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.access.AccessDeniedHandler;
+import org.springframework.security.web.access.AccessDeniedHandlerImpl;
+import org.springframework.security.web.authentication.LoginUrlAuthenticationEntryPoint;
+
+/** Who may come in, and what a browser may do with our pages. */
+@Configuration
+class SecuritySettings {
+    private static final String CONTENT =
+            "default-src 'self'; img-src 'self' data:; object-src 'none'; base-uri 'self'; form-action 'self'; frame-ancestors 'none'";
+
+    @Bean
+    PasswordEncoder passwordEncoder() {
+        return new BCryptPasswordEncoder();
+    }
+
+    @Bean
+    UserDetailsService signInBy(People people) {
+        return name -> people.forSignIn(name)
+                .map(found -> new SignedIn(found.person(), found.hash()))
+                .orElseThrow(() -> new UsernameNotFoundException("nobody of that name"));
+    }
+
+    @Bean
+    SecurityFilterChain pages(HttpSecurity http) throws Exception {
+        AuthenticationEntryPoint toSignIn = new LoginUrlAuthenticationEntryPoint("/sign-in");
+        AuthenticationEntryPoint entry = (request, response, why) -> {
+            if (fromHtmx(request)) {
+                response.setStatus(HttpServletResponse.SC_UNAUTHORIZED);
+            } else {
+                toSignIn.commence(request, response, why);
+            }
+        };
+        return http.authorizeHttpRequests(a -> a.requestMatchers(
+                                "/sign-in",
+                                "/app.css",
+                                "/js/**",
+                                "/fonts/**",
+                                "/webjars/**",
+                                "/icons.svg",
+                                "/shapes.svg",
+                                "/favicon.svg",
+                                "/error")
+                        .permitAll()
+                        .anyRequest()
+                        .authenticated())
+                .formLogin(f -> f.loginPage("/sign-in").defaultSuccessUrl("/"))
+                .logout(l -> l.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"))
+                .exceptionHandling(e -> e.authenticationEntryPoint(entry).accessDeniedHandler(denied(entry)))
+                .headers(h -> h.contentSecurityPolicy(c -> c.policyDirectives(CONTENT))
+                        .referrerPolicy(r -> r.policy(
+                                org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter
+                                        .ReferrerPolicy.SAME_ORIGIN)))
+                .build();
+    }
+
+    /** A session that ended between two acts has no token either: that person signs in again and goes on. */
+    private static AccessDeniedHandler denied(AuthenticationEntryPoint entry) {
+        AccessDeniedHandlerImpl refuse = new AccessDeniedHandlerImpl();
+        return (HttpServletRequest request, HttpServletResponse response, AccessDeniedException why) -> {
+            Authentication who = SecurityContextHolder.getContext().getAuthentication();
+            if (who == null || who instanceof AnonymousAuthenticationToken) {
+                if (fromHtmx(request)) {
+                    response.setStatus(HttpServletResponse.SC_UNAUTHORIZED);
+                } else {
+                    response.sendRedirect(request.getContextPath() + "/sign-in?ended");
+                }
+            } else {
+                refuse.handle(request, response, why);
+            }
+        };
+    }
+
+    private static boolean fromHtmx(HttpServletRequest request) {
+        return "true".equals(request.getHeader("HX-Request"));
+    }
+}

@@ -1,0 +1,52 @@
+package abbex.app.people;
+
+import java.io.Serial;
+import java.util.Collection;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.security.core.CredentialsContainer;
+import org.springframework.security.core.GrantedAuthority;
+import org.springframework.security.core.authority.SimpleGrantedAuthority;
+import org.springframework.security.core.userdetails.UserDetails;
+
+/** Who a session belongs to; only the identity is kept in it, the person is read anew. */
+public final class SignedIn implements UserDetails, CredentialsContainer {
+    @Serial
+    private static final long serialVersionUID = 1;
+
+    private final UUID id;
+    private final String name;
+    private final String role;
+    private String hash;
+
+    SignedIn(Person person, String hash) {
+        this.id = person.id();
+        this.name = person.signInName();
+        this.role = person.role().name();
+        this.hash = hash;
+    }
+
+    public UUID id() {
+        return id;
+    }
+
+    @Override
+    public Collection<? extends GrantedAuthority> getAuthorities() {
+        return List.of(new SimpleGrantedAuthority("ROLE_" + role));
+    }
+
+    @Override
+    public String getPassword() {
+        return hash;
+    }
+
+    @Override
+    public String getUsername() {
+        return name;
+    }
+
+    @Override
+    public void eraseCredentials() {
+        hash = "";
+    }
+}

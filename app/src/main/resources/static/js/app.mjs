@@ -1,0 +1,90 @@
+// What every page needs of a hand: the token for htmx, keys, theme, and texts that are never lost.
+const body = document.body;
+const person = body.dataset.person;
+const token = document.querySelector('meta[name=csrf]');
+
+body.addEventListener('htmx:configRequest', (e) => {
+  if (token && e.detail.verb !== 'get') e.detail.headers[token.dataset.header] = token.content;
+});
+
+/** Says a sentence at the foot of the page. */
+export function notice(html, href, label) {
+  const box = document.getElementById('notice');
+  box.textContent = html;
+  if (href) {
+    const a = document.createElement('a');
+    a.href = href; a.textContent = label; a.className = 'btn btn-primary';
+    box.append(' ', a);
+  }
+  box.hidden = false;
+}
+
+body.addEventListener('htmx:responseError', (e) => {
+  const status = e.detail.xhr.status;
+  if (status === 401) notice('Your session has ended. What you typed is kept on this device.', location.pathname + location.search, 'Sign in and go on');
+  else notice('That could not be taken (' + status + '). What you typed is kept on this device.', location.pathname + location.search, 'Load the page anew');
+});
+body.addEventListener('htmx:sendError', () => notice('No answer from the shop’s computer. What you typed is kept on this device: press Enter on it again.'));
+body.addEventListener('htmx:afterRequest', (e) => { if (e.detail.successful) document.getElementById('notice').hidden = true; });
+
+/** Texts kept on the device until the server has them; each belongs to the person who typed it. */
+export const drafts = {
+  key: (name) => `abbex:${person}:${name}`,
+  get(name) { try { return JSON.parse(localStorage.getItem(this.key(name))); } catch { return null; } },
+  put(name, value) { try { localStorage.setItem(this.key(name), JSON.stringify(value)); } catch { /* storage full or forbidden: the field still holds it */ } },
+  drop(name) { try { localStorage.removeItem(this.key(name)); } catch { /* nothing was kept */ } },
+};
+
+for (const form of document.querySelectorAll('form[data-draft]')) {
+  const name = form.dataset.draft + ':' + form.dataset.draftId;
+  const fields = () => [...form.elements].filter((f) => f.name && f.type !== 'hidden' && !f.name.startsWith('_'));
+  const kept = drafts.get(name);
+  if (kept && person) {
+    let changed = false;
+    for (const f of fields()) if (kept[f.name] !== undefined && kept[f.name] !== f.value) { f.value = kept[f.name]; changed = true; }
+    if (kept.job && form.elements.job && form.dataset.draftId === 'new') form.elements.job.value = kept.job;
+    if (changed) notice('What you had typed here is back.');
+  }
+  form.addEventListener('input', () => drafts.put(name, { ...Object.fromEntries(fields().map((f) => [f.name, f.value])), job: form.elements.job?.value }));
+  form.addEventListener('submit', () => sessionStorage.setItem('abbex:sent', name));
+}
+// A form that was taken leads to another page: only then is its draft let go.
+const sent = sessionStorage.getItem('abbex:sent');
+if (sent && person && !document.querySelector(`form[data-draft]`)) { drafts.drop(sent); sessionStorage.removeItem('abbex:sent'); }
+
+document.addEventListener('click', (e) => {
+  if (e.target.closest('[data-print]')) { window.print(); return; }
+  const offer = e.target.closest('.offer');
+  if (!offer) return;
+  const field = document.getElementById(offer.dataset.for);
+  field.value = offer.dataset.offer;
+  field.dispatchEvent(new Event('input', { bubbles: true }));
+  field.focus();
+});
+
+function dim() {
+  const root = document.documentElement;
+  const now = root.dataset.theme === 'auto' ? (matchMedia('(prefers-color-scheme: dark)').matches ? 'dim' : 'bright') : root.dataset.theme;
+  root.dataset.theme = now === 'dim' ? 'bright' : 'dim';
+  if (token) fetch('/account/theme', { method: 'POST', headers: { [token.dataset.header]: token.content, 'Content-Type': 'application/x-www-form-urlencoded' }, body: 'theme=' + root.dataset.theme });
+}
+
+const acts = {
+  '?': () => document.getElementById('keys').showModal(),
+  n: () => { location.href = '/arrive'; },
+  f: () => { location.href = '/'; },
+  h: () => { document.querySelector('.strip a:last-child')?.click(); },
+  d: dim,
+};
+/** Other modules add their own acts. */
+export function act(key, what) { acts[key] = what; }
+
+document.addEventListener('keydown', (e) => {
+  if (!person || e.ctrlKey || e.metaKey || document.querySelector('dialog[open]')) return;
+  const typing = e.target.matches('input:not([type=radio]):not([type=checkbox]), textarea, select');
+  if (typing ? !e.altKey : e.altKey || body.dataset.keys !== 'true') return;
+  const key = typing && e.code.startsWith('Key') ? e.code.slice(3).toLowerCase() : e.key.toLowerCase();
+  if (acts[key]) { e.preventDefault(); acts[key](); }
+});
+
+if (document.getElementById('walk')) import('./measure.mjs').then((m) => m.walk());

@@ -1,0 +1,90 @@
+// The walk: type, Enter, next arch. A text is kept on the device until the server has taken it.
+import { act, drafts, notice } from './app.mjs';
+
+const inputs = () => [...document.querySelectorAll('.spot .reading')];
+const corner = (input) => input.closest('.spot').dataset.corner;
+
+export function walk() {
+  const area = document.getElementById('walk');
+  const name = (c) => `reading:${area.dataset.sheet}:${area.dataset.method}:${c}`;
+
+  for (const input of inputs()) {
+    const kept = drafts.get(name(corner(input)));
+    if (kept && kept.raw !== input.value) { input.value = kept.raw; input.form.elements.client.value = kept.client; dirty(input); notice('A reading that had not been taken yet is back in its field.'); }
+  }
+  const first = inputs().find((i) => i.getAttribute('aria-invalid')) || inputs().find((i) => i.classList.contains('dirty')) || inputs().find((i) => !i.value) || null;
+  if (first) first.focus();
+
+  area.addEventListener('input', (e) => {
+    if (!e.target.matches('.reading')) return;
+    const form = e.target.form;
+    if (form.dataset.sent !== undefined && form.dataset.sent !== e.target.value) { form.elements.client.value = crypto.randomUUID(); delete form.dataset.sent; }
+    drafts.put(name(corner(e.target)), { raw: e.target.value, client: form.elements.client.value });
+    dirty(e.target);
+  });
+
+  area.addEventListener('keydown', (e) => {
+    if (!e.target.matches('.reading') || e.key !== 'Enter' || e.isComposing) return;
+    e.preventDefault();
+    const input = e.target;
+    if (input.value.trim() !== '' && (input.value !== input.dataset.kept || input.getAttribute('aria-invalid'))) {
+      input.form.dataset.sent = input.value;
+      input.form.requestSubmit();
+    }
+    onward(input);
+  });
+  // A tap elsewhere sends as well: nobody has to hunt for a button.
+  area.addEventListener('change', (e) => {
+    const form = e.target.form;
+    if (e.target.matches('.reading') && e.target.value.trim() !== '' && form.dataset.sent !== e.target.value && e.target.value !== e.target.dataset.kept) {
+      form.dataset.sent = e.target.value;
+      form.requestSubmit();
+    }
+  });
+
+  function onward(input) {
+    const all = inputs();
+    const at = all.indexOf(input);
+    const next = all.slice(at + 1).find((i) => i.value === '') || all[at + 1];
+    if (next) { next.focus(); next.select(); return; }
+    const left = all.slice(0, at).find((i) => i.value === '');
+    if (left) left.focus(); else chip()?.focus();
+  }
+  const chip = () => document.getElementById('chip-' + document.getElementById('chips').dataset.next) || document.querySelector('.chips [aria-current]');
+
+  let held = null;
+  document.body.addEventListener('htmx:beforeSwap', () => { held = document.activeElement?.id || null; });
+  document.body.addEventListener('htmx:oobAfterSwap', () => {
+    if (held && document.activeElement?.id !== held) document.getElementById(held)?.focus();
+  });
+  document.body.addEventListener('htmx:afterRequest', (e) => {
+    const form = e.detail.elt.closest?.('form');
+    const c = form?.elements.corner?.value;
+    if (!c) return;
+    const status = e.detail.xhr.status;
+    if (status === 200) {
+      const now = document.getElementById('in-' + c);
+      if (form.matches('.undo') || now.value === e.detail.requestConfig.parameters.raw || now.dataset.kept === now.value) drafts.drop(name(c));
+    }
+    if (status === 422) {
+      // Back to the refused field, unless the next one has already been begun.
+      const busy = document.activeElement?.matches('.reading.dirty') && document.activeElement.id !== 'in-' + c;
+      if (!busy) document.getElementById('in-' + c)?.focus();
+    }
+  });
+
+  act('u', () => {
+    const here = document.activeElement?.closest('.arch') || [...document.querySelectorAll('.arch')].reverse().find((a) => a.querySelector('.undo'));
+    const own = here?.querySelector('.undo') ? here : here?.previousElementSibling;
+    own?.querySelector('.undo')?.requestSubmit();
+    own?.querySelector('.reading')?.focus();
+  });
+  act('m', () => {
+    const all = [...document.querySelectorAll('.chips a')];
+    const at = all.findIndex((a) => a.getAttribute('aria-current'));
+    all[(at + 1) % all.length].click();
+  });
+}
+
+/** The field shows the typed text instead of the reading that stands, until it is taken. */
+function dirty(input) { input.classList.toggle('dirty', input.value !== input.dataset.kept); }
