@@ -2,6 +2,8 @@
 import { act, drafts, notice } from './app.mjs';
 
 const inputs = () => [...document.querySelectorAll('.spot .reading')];
+/** Nobody has read here yet. */
+const open = (input) => input.value === '' && !input.closest('.arch').classList.contains('taken');
 const corner = (input) => input.closest('.spot').dataset.corner;
 
 export function walk() {
@@ -12,7 +14,7 @@ export function walk() {
     const kept = drafts.get(name(corner(input)));
     if (kept && kept.raw !== input.value) { input.value = kept.raw; input.form.elements.client.value = kept.client; dirty(input); notice('A reading that had not been taken yet is back in its field.'); }
   }
-  const first = inputs().find((i) => i.getAttribute('aria-invalid')) || inputs().find((i) => i.classList.contains('dirty')) || inputs().find((i) => !i.value) || null;
+  const first = inputs().find((i) => i.getAttribute('aria-invalid')) || inputs().find((i) => i.classList.contains('dirty')) || inputs().find(open) || null;
   if (first) first.focus();
 
   area.addEventListener('input', (e) => {
@@ -45,9 +47,9 @@ export function walk() {
   function onward(input) {
     const all = inputs();
     const at = all.indexOf(input);
-    const next = all.slice(at + 1).find((i) => i.value === '') || all[at + 1];
+    const next = all.slice(at + 1).find(open) || all[at + 1];
     if (next) { next.focus(); next.select(); return; }
-    const left = all.slice(0, at).find((i) => i.value === '');
+    const left = all.slice(0, at).find(open);
     if (left) left.focus(); else chip()?.focus();
   }
   const chip = () => document.getElementById('chip-' + document.getElementById('chips').dataset.next) || document.querySelector('.chips [aria-current]');

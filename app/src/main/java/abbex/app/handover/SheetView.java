@@ -98,15 +98,7 @@ public record SheetView(
             return new Line(
                     words.say("stage." + sheet.row().stage()),
                     reader.full(sheet.row().madeAt()),
-                    sheet.state().entrySet().stream()
-                            .filter(e -> !e.getValue().isEmpty())
-                            .sorted(java.util.Map.Entry.comparingByKey())
-                            .map(e -> item(e.getKey()) + " " + e.getValue())
-                            .collect(Collectors.joining(", ")));
-        }
-
-        private String item(String item) {
-            return item.startsWith("PRESSURE_") ? item.substring(9) : words.say("item." + item);
+                    String.join(", ", sheet.said(words::say)));
         }
 
         List<Big> heads() {

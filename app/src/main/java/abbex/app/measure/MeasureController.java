@@ -10,11 +10,9 @@ import abbex.app.page.Words;
 import abbex.app.people.Person;
 import abbex.core.heights.DropSheet;
 import abbex.core.heights.Method;
-import abbex.core.heights.SheetState;
 import abbex.core.units.Pressure;
 import abbex.core.vehicle.Corner;
 import java.time.Clock;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -129,7 +127,7 @@ class MeasureController {
         Opened opened = open(me, id, sheetId);
         Map<String, String> problems = new LinkedHashMap<>();
         Map<String, String> said = new LinkedHashMap<>();
-        for (String item : items()) {
+        for (String item : SheetData.items()) {
             String text = parameters.getOrDefault(item, "").strip();
             if (text.length() > 80) {
                 problems.put(item, words.say("problem.long.80"));
@@ -203,7 +201,7 @@ class MeasureController {
         page.addObject("sheet", o.sheet());
         page.addObject("head", HeadsFromSheets.head(o.job(), "measure", sheets.progress(o.job(), o.all(), reader)));
         page.addObject("state", state(o, problems));
-        page.addObject("stateSaid", said(o));
+        page.addObject("stateSaid", String.join(" · ", o.sheet().said(words::say)));
         page.addObject(
                 "canSetDown",
                 o.all().sheets().size() == 1 && !o.sheet().current().isEmpty());
@@ -217,7 +215,7 @@ class MeasureController {
         Map<String, String> before = o.sheet().row().first()
                 ? Map.of()
                 : o.all().before().map(SheetData::state).orElse(Map.of());
-        return items().stream()
+        return SheetData.items().stream()
                 .map(item -> new StateLine(
                         item,
                         name(item),
@@ -227,28 +225,11 @@ class MeasureController {
                 .toList();
     }
 
-    private String said(Opened o) {
-        return items().stream()
-                .filter(item -> !o.sheet().state().getOrDefault(item, "").isEmpty())
-                .map(item -> (item.startsWith("PRESSURE") ? item.substring(9) : words.say("item." + item)) + " "
-                        + o.sheet().state().get(item))
-                .collect(java.util.stream.Collectors.joining(" · "));
-    }
-
     private String name(String item) {
         return Words.capital(
                 item.startsWith("PRESSURE_")
                         ? words.say("corner." + item.substring("PRESSURE_".length()))
                         : words.say("item." + item));
-    }
-
-    private static List<String> items() {
-        List<String> items = new ArrayList<>(
-                Corner.WALK.stream().map(SheetData::pressureItem).toList());
-        for (SheetState.Item item : SheetState.Item.values()) {
-            items.add(item.name());
-        }
-        return items;
     }
 
     /** The method asked for, else the first that is begun and unfinished, else hub to lip. */

@@ -5,10 +5,12 @@ import abbex.core.heights.Method;
 import abbex.core.heights.SheetState;
 import abbex.core.units.Pressure;
 import abbex.core.vehicle.Corner;
+import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 
 /**
  * A sheet with what stands on it.
@@ -36,6 +38,25 @@ public record SheetData(SheetRow row, List<ReadingRow> current, Map<String, Stri
             said.put(item, state.getOrDefault(item.name(), ""));
         }
         return SheetState.of(pressures, said);
+    }
+
+    /** Every item of a state in the order it is asked for: pressures in walking order, then the rest. */
+    public static List<String> items() {
+        List<String> items = new ArrayList<>(
+                Corner.WALK.stream().map(SheetData::pressureItem).toList());
+        for (SheetState.Item item : SheetState.Item.values()) {
+            items.add(item.name());
+        }
+        return items;
+    }
+
+    /** What is said of the state, each item by its short name, in order. */
+    public List<String> said(Function<String, String> name) {
+        return items().stream()
+                .filter(item -> !state.getOrDefault(item, "").isEmpty())
+                .map(item -> (item.startsWith("PRESSURE_") ? item.substring(9) : name.apply("item." + item)) + " "
+                        + state.get(item))
+                .toList();
     }
 
     static String pressureItem(Corner corner) {

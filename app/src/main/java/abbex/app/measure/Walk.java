@@ -42,6 +42,7 @@ record Walk(
      *
      * @param text what the input holds: the person's own text
      * @param hero the reading in true fractions, made safe
+     * @param shown whose reading stands where this person has none, in plain text
      * @param last the reading of the first sheet, when this is a later one
      * @param drop what it did, made safe; empty when it cannot be told
      * @param others what other people read here
@@ -54,6 +55,7 @@ record Walk(
             String code,
             String text,
             String hero,
+            String shown,
             String last,
             String drop,
             String how,
@@ -136,6 +138,9 @@ record Walk(
                         ? ""
                         : shown.map(r -> Numerals.html(Numerals.reading(r.tapeReading())))
                                 .orElse(""),
+                mine.isPresent()
+                        ? ""
+                        : shown.map(r -> r.initials() + " " + r.raw()).orElse(""),
                 last,
                 fell,
                 Numerals.html(how),
