@@ -50,10 +50,15 @@ for (const form of document.querySelectorAll('form[data-draft]')) {
 }
 // A form that was taken leads to another page: only then is its draft let go.
 const sent = sessionStorage.getItem('abbex:sent');
-if (sent && person && !document.querySelector(`form[data-draft]`)) { drafts.drop(sent); sessionStorage.removeItem('abbex:sent'); }
+if (sent && !person) sessionStorage.removeItem('abbex:sent');
+else if (sent && !document.querySelector(`form[data-draft]`)) { drafts.drop(sent); sessionStorage.removeItem('abbex:sent'); }
+
+if (person && location.pathname === '/' && drafts.get('arrive:new')?.plate) notice('What you had typed to receive a vehicle is kept.', '/arrive', 'Go on with it');
 
 document.addEventListener('click', (e) => {
   if (e.target.closest('[data-print]')) { window.print(); return; }
+  const instead = e.target.closest('[data-instead]');
+  if (instead) { const form = instead.closest('form'); drafts.drop(form.dataset.draft + ':' + form.dataset.draftId); return; }
   const offer = e.target.closest('.offer');
   if (!offer) return;
   const field = document.getElementById(offer.dataset.for);
@@ -82,8 +87,8 @@ export function act(key, what) { acts[key] = what; }
 document.addEventListener('keydown', (e) => {
   if (!person || e.ctrlKey || e.metaKey || document.querySelector('dialog[open]')) return;
   const typing = e.target.matches('input:not([type=radio]):not([type=checkbox]), textarea, select');
-  if (typing ? !e.altKey : e.altKey || body.dataset.keys !== 'true') return;
-  const key = typing && e.code.startsWith('Key') ? e.code.slice(3).toLowerCase() : e.key.toLowerCase();
+  if (typing ? !e.altKey : !e.altKey && body.dataset.keys !== 'true') return;
+  const key = e.altKey && e.code.startsWith('Key') ? e.code.slice(3).toLowerCase() : e.key.toLowerCase();
   if (acts[key]) { e.preventDefault(); acts[key](); }
 });
 

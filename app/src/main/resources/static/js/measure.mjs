@@ -60,8 +60,9 @@ export function walk() {
     if (held && document.activeElement?.id !== held) document.getElementById(held)?.focus();
   });
   document.body.addEventListener('htmx:afterRequest', (e) => {
-    const form = e.detail.elt.closest?.('form');
-    const c = form?.elements.corner?.value;
+    // The form itself may have been replaced by the answer; the request still knows it.
+    const form = e.detail.requestConfig?.elt;
+    const c = form?.elements?.corner?.value;
     if (!c) return;
     const status = e.detail.xhr.status;
     if (status === 200) {
@@ -89,4 +90,4 @@ export function walk() {
 }
 
 /** The field shows the typed text instead of the reading that stands, until it is taken. */
-function dirty(input) { input.classList.toggle('dirty', input.value !== input.dataset.kept); }
+function dirty(input) { input.classList.toggle('dirty', input.value !== (input.dataset.kept || '')); }

@@ -1,0 +1,186 @@
+package abbex.app.handover;
+
+import static org.junit.jupiter.api.Assertions.assertArrayEquals;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import abbex.app.support.Jobs;
+import abbex.app.support.Shop;
+import abbex.app.support.Visitor;
+import java.io.IOException;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.UUID;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.font.PDFont;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** The sheet that leaves the shop: frozen, versioned, printed with its own face. */
+@ExtendWith(Shop.class)
+class HandoverTest {
+    private final Visitor orla = Visitor.signedIn("orla");
+
+    private String received() {
+        String job = UUID.randomUUID().toString();
+        orla.post(
+                "/arrive",
+                "job",
+                job,
+                "plate",
+                "HO " + job.substring(0, 8),
+                "name",
+                "test sedan",
+                "promiseFRONT",
+                "1",
+                "promiseREAR",
+                "1",
+                "WHEELBASE",
+                "2700 mm");
+        return job;
+    }
+
+    private void walk(String job, String method, String... heights) {
+        String[] corners = {"LF", "RF", "RR", "LR"};
+        for (int i = 0; i < 4; i++) {
+            int status = orla.htmx(
+                            "/jobs/" + job + "/sheets/" + Jobs.sheet(job) + "/readings",
+                            "corner",
+                            corners[i],
+                            "method",
+                            method,
+                            "raw",
+                            heights[i],
+                            "client",
+                            UUID.randomUUID().toString())
+                    .statusCode();
+            assertEquals(200, status);
+        }
+    }
+
+    private String measured() {
+        String job = received();
+        walk(job, "HF", "14 3/8", "14 3/8", "14 5/8", "14 5/8");
+        orla.post("/jobs/" + job + "/set-down");
+        walk(job, "HF", "13 3/8", "13 3/8", "13 5/8", "13 5/8");
+        return job;
+    }
+
+    private String page(String path) {
+        return orla.get(path).body();
+    }
+
+    @Test
+    void a_sheet_is_frozen_and_a_later_correction_makes_version_two() {
+        String job = measured();
+        orla.post("/jobs/" + job + "/hand-over");
+        String first = paper(page("/jobs/" + job + "/sheet?version=1"));
+        assertTrue(first.contains("Front is as promised"));
+        orla.post("/jobs/" + job + "/hand-over");
+        assertEquals(
+                404, orla.get("/jobs/" + job + "/sheet?version=2").statusCode(), "nothing changed, nothing frozen");
+
+        walk(job, "HF", "13 3/8", "13 5/16", "13 5/8", "13 5/8");
+        assertTrue(page("/jobs/" + job + "/sheet").contains("Changed since it was handed over"));
+        assertEquals(first, paper(page("/jobs/" + job + "/sheet?version=1")), "version 1 stays as it left");
+        orla.post("/jobs/" + job + "/hand-over");
+        String second = page("/jobs/" + job + "/sheet?version=2");
+        assertTrue(second.contains("What this version changed"));
+        assertTrue(second.contains("<del>13 3/8 (OV)</del>") && second.contains("<ins>13 5/16 (OV)</ins>"));
+        assertTrue(page("/").contains("Due back"), "its return is booked");
+    }
+
+    private static String paper(String page) {
+        int at = page.indexOf("<article class=\"paper\"");
+        assertTrue(at > 0);
+        return page.substring(at, page.indexOf("</article>", at));
+    }
+
+    @Test
+    void nothing_to_compare_is_not_handed_over() {
+        String job = received();
+        assertTrue(page("/jobs/" + job + "/sheet").contains("Nothing can be compared yet"));
+        orla.post("/jobs/" + job + "/hand-over");
+        assertEquals(404, orla.get("/jobs/" + job + "/sheet?version=1").statusCode());
+    }
+
+    @Test
+    void a_reading_from_before_corrected_later_is_said() {
+        String job = measured();
+        String before = Shop.bean(org.springframework.jdbc.core.simple.JdbcClient.class)
+                .sql("select id from sheet where job_id = :job and seq = 1")
+                .param("job", job)
+                .query(String.class)
+                .single();
+        orla.htmx(
+                "/jobs/" + job + "/sheets/" + before + "/readings",
+                "corner",
+                "LF",
+                "method",
+                "HF",
+                "raw",
+                "14 1/2",
+                "client",
+                UUID.randomUUID().toString());
+        assertTrue(page("/jobs/" + job + "/sheet").contains("was corrected later"));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"A4,595.28,841.89", "LETTER,612,792"})
+    void the_pdf_embeds_its_face_and_says_what_the_page_says(String size, double width, double height)
+            throws IOException {
+        String job = measured();
+        orla.post("/jobs/" + job + "/hand-over");
+        byte[] pdf =
+                orla.bytes("/jobs/" + job + "/sheet.pdf?version=1&size=" + size).body();
+        try (PDDocument document = Loader.loadPDF(pdf)) {
+            assertEquals(width, document.getPage(0).getMediaBox().getWidth(), 0.5);
+            assertEquals(height, document.getPage(0).getMediaBox().getHeight(), 0.5);
+            Set<String> faces = new TreeSet<>();
+            for (PDPage page : document.getPages()) {
+                for (COSName name : page.getResources().getFontNames()) {
+                    PDFont font = page.getResources().getFont(name);
+                    assertTrue(font.isEmbedded(), font.getName());
+                    faces.add(font.getName().replaceFirst("^[A-Z]{6}\\+", ""));
+                }
+            }
+            assertEquals(Set.of("IBMPlexSans-Regular", "IBMPlexSans-SemiBold"), faces);
+            String text = new PDFTextStripper().getText(document);
+            assertTrue(text.contains("drop sheet"), text);
+            assertTrue(text.contains("14 ³⁄₈") || text.contains("14\u202f³⁄₈"), text);
+            assertTrue(text.contains("version 1, handed over"), text);
+            assertFalse(text.contains("Source:"), "the workings stay on the page");
+            assertFalse(text.contains("#") && text.contains("\uFFFD"), text);
+        }
+    }
+
+    @Test
+    void the_same_pdf_of_a_frozen_version_every_time() {
+        String job = measured();
+        orla.post("/jobs/" + job + "/hand-over");
+        String path = "/jobs/" + job + "/sheet?version=1";
+        String then = paper(page(path));
+        orla.post("/account", "unit", "mm", "tape", "1 mm", "zone", "UTC", "theme", "auto", "keys", "true");
+        assertEquals(then, paper(page(path)), "a reader's own unit does not change what left the shop");
+        assertTrue(page("/jobs/" + job + "/sheet").contains("25.4"));
+        orla.post("/account", "unit", "in", "tape", "1/16 in", "zone", "UTC", "theme", "auto", "keys", "true");
+        assertArrayEquals(
+                new Object[] {200},
+                new Object[] {orla.bytes("/jobs/" + job + "/sheet.pdf?size=A4").statusCode()});
+    }
+
+    @Test
+    void changes_are_named() {
+        assertEquals(
+                java.util.List.of(new Handovers.Change("a", "1", "2"), new Handovers.Change("b", "—", "3")),
+                Handovers.changes(Map.of("a", "1", "c", "4"), Map.of("a", "2", "b", "3", "c", "4")));
+    }
+}

@@ -1,0 +1,211 @@
+package abbex.app.page;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import abbex.core.figure.Finding;
+import abbex.core.heights.Advertised;
+import abbex.core.heights.DropSheet;
+import abbex.core.heights.HeightFinding;
+import abbex.core.heights.HeightFormula;
+import abbex.core.heights.HeightSheet;
+import abbex.core.heights.Limits;
+import abbex.core.heights.Method;
+import abbex.core.heights.Reading;
+import abbex.core.heights.SheetState;
+import abbex.core.heights.Spot;
+import abbex.core.units.Graduation;
+import abbex.core.units.Length;
+import abbex.core.units.LengthUnit;
+import abbex.core.units.Pressure;
+import abbex.core.units.TapeParse;
+import abbex.core.units.TapeText;
+import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.End;
+import abbex.core.vehicle.Tyre;
+import abbex.core.vehicle.Vehicle;
+import abbex.core.vehicle.VehicleKind;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import org.springframework.context.support.ResourceBundleMessageSource;
+
+/** Every sentence is there and takes its values; seeded draws of sheets reach every finding. */
+class WordsTest {
+    private static final Reader INCHES =
+            new Reader(LengthUnit.INCH, new Graduation(LengthUnit.INCH, 32), ZoneId.of("UTC"));
+
+    private final Words words = new Words(messages());
+
+    private static ResourceBundleMessageSource messages() {
+        ResourceBundleMessageSource messages = new ResourceBundleMessageSource();
+        messages.setBasename("messages");
+        messages.setDefaultEncoding("UTF-8");
+        messages.setAlwaysUseMessageFormat(true);
+        messages.setFallbackToSystemLocale(false);
+        return messages;
+    }
+
+    private static void good(String sentence) {
+        assertFalse(sentence.isBlank());
+        assertFalse(sentence.contains("{") || sentence.contains("??") || sentence.contains("null"), sentence);
+        assertFalse(sentence.contains("@") || sentence.contains("abbex."), "a value that has no words: " + sentence);
+        assertFalse(sentence.contains("!"), sentence);
+    }
+
+    @Test
+    void every_finding_has_its_words() {
+        Set<HeightFinding> seen = EnumSet.noneOf(HeightFinding.class);
+        Random random = new Random(11);
+        for (int i = 0; i < 6000 && seen.size() < HeightFinding.values().length; i++) {
+            for (Finding finding : draw(random).findings()) {
+                seen.add((HeightFinding) finding.code());
+                Words.Said said = words.finding(finding, random.nextBoolean() ? INCHES : INCHES.other());
+                good(said.title());
+                good(said.text());
+                good(said.word());
+            }
+        }
+        assertEquals(EnumSet.allOf(HeightFinding.class), seen);
+    }
+
+    @Test
+    void every_figure_says_how_it_came_about() {
+        Set<String> seen = new java.util.HashSet<>();
+        Random random = new Random(12);
+        for (int i = 0; i < 200; i++) {
+            DropSheet sheet = draw(random);
+            List<abbex.core.figure.Figure<?>> figures = new ArrayList<>();
+            sheet.corners().values().forEach(c -> {
+                figures.addAll(c.byMethod().values());
+                for (var b : List.of(c.gap(), c.loadedRadius(), c.freeRadius(), c.rimRadius())) {
+                    b.after().ifPresent(figures::add);
+                    b.change().ifPresent(figures::add);
+                }
+            });
+            sheet.ends().values().forEach(e -> {
+                e.drop().ifPresent(figures::add);
+                e.leftRight().values().forEach(b -> b.after().ifPresent(figures::add));
+            });
+            sheet.diagonals().values().forEach(b -> b.after().ifPresent(figures::add));
+            sheet.rake().height().after().ifPresent(figures::add);
+            sheet.rake().after().ifPresent(figures::add);
+            figures.forEach(f -> {
+                seen.add(f.reason().formula().name());
+                words.reason(f.reason(), INCHES).forEach(WordsTest::good);
+            });
+        }
+        assertEquals(HeightFormula.values().length, seen.size(), seen.toString());
+    }
+
+    @Test
+    void every_refusal_has_its_words() {
+        for (TapeParse.Refusal why : TapeParse.Refusal.values()) {
+            good(words.refusal(new TapeParse.Refused("x", why, List.of("25 7/15", "120 in"), List.of()), INCHES));
+        }
+    }
+
+    @Test
+    void a_mean_of_two_sixteenths_is_written_exactly() {
+        assertEquals("25⁄32″", Numerals.text(Length.ofInches(0, 25, 32), INCHES));
+        assertEquals("−1\u202f3⁄16″", Numerals.text(Length.ofInches(1, 3, 16).negate(), INCHES));
+        assertEquals(
+                "↑\u00a01\u202f3⁄16″", Numerals.drop(Length.ofInches(1, 3, 16).negate(), INCHES));
+        assertEquals("30.2\u00a0mm", Numerals.text(Length.ofInches(1, 3, 16), INCHES.other()));
+        assertEquals("1 ¹³⁄₁₆", Numerals.printable("1 13⁄16"));
+        assertEquals("&lt;b&gt; <span class=\"frac\">7⁄8</span>", Numerals.html("<b> 7⁄8"));
+    }
+
+    @Test
+    void nothing_typed_becomes_markup() {
+        assertTrue(Numerals.html("<script>alert('x')</script>").startsWith("&lt;script&gt;"));
+    }
+
+    /** A sheet of invented heights, mostly near 1 in down, sometimes wrong in many ways. */
+    private static DropSheet draw(Random random) {
+        Vehicle vehicle = Vehicle.of(random.nextInt(4) == 0 ? VehicleKind.TRUCK : VehicleKind.CAR);
+        if (random.nextBoolean()) {
+            vehicle = vehicle.withWheelbase(Length.ofMm(2600)).withTracks(Length.ofMm(1500), Length.ofMm(1540));
+        }
+        if (random.nextBoolean()) {
+            vehicle = vehicle.withTyres(Tyre.of(Length.ofMm(634)), Tyre.of(Length.ofMm(634)));
+        }
+        Map<End, Advertised.Range> ranges = new EnumMap<>(End.class);
+        for (End end : End.values()) {
+            Length least = Length.ofInches(0, 1, 16).times(8 + random.nextInt(20));
+            ranges.put(
+                    end,
+                    new Advertised.Range(
+                            least, least.plus(Length.ofInches(0, 1, 16).times(random.nextInt(4)))));
+        }
+        int wild = random.nextInt(3) * 3;
+        HeightSheet before = sheet(random, 0, wild);
+        HeightSheet after = random.nextInt(5) == 0 ? HeightSheet.empty() : sheet(random, 16, wild);
+        return DropSheet.compare(vehicle, before, after, new Advertised(ranges), Limits.USUAL);
+    }
+
+    private static HeightSheet sheet(Random random, int drop, int wild) {
+        List<Reading> readings = new ArrayList<>();
+        int[] usual = {26 * 16, 14 * 16, 23 * 16, 7 * 16, 2 * 16};
+        for (Method method : Method.values()) {
+            if (random.nextInt(4) == 0) {
+                continue;
+            }
+            for (Corner corner : Corner.WALK) {
+                int n = usual[method.ordinal()] - drop + random.nextInt(wild + 1);
+                if (wild > 3 && random.nextInt(25) == 0) {
+                    n = 16 * (1 + random.nextInt(100));
+                }
+                String text = random.nextInt(30) == 0
+                        ? "26"
+                        : Length.ofInches(0, 1, 16)
+                                .times(Math.max(1, n))
+                                .in(LengthUnit.INCH)
+                                .toPlainString();
+                if (random.nextInt(40) == 0) {
+                    text = text + "+";
+                }
+                if (random.nextInt(40) == 0) {
+                    text = "14 1/64";
+                }
+                boolean metric = text.equals("26") && random.nextBoolean();
+                LengthUnit unit = metric ? LengthUnit.MILLIMETRE : LengthUnit.INCH;
+                TapeParse parse = TapeText.parse(text, unit, Graduation.usual(unit), method.allowed());
+                for (int who = 0; who < (random.nextInt(15) == 0 ? 2 : 1); who++) {
+                    readings.add(new Reading(
+                            Spot.of(corner, method),
+                            parse.asReading().orElseThrow(),
+                            "P" + who,
+                            Instant.EPOCH.plusSeconds(random.nextInt(1000)),
+                            random.nextInt(20) == 0));
+                }
+                if (random.nextInt(30) == 0) {
+                    readings.add(Reading.of(
+                            Spot.of(corner, method),
+                            abbex.core.units.TapeReading.of(
+                                    Length.ofInches(0, 1, 16).times(Math.max(1, n + 9)), Graduation.SIXTEENTH_INCH)));
+                }
+            }
+        }
+        Map<Corner, Pressure> pressures = new EnumMap<>(Corner.class);
+        if (random.nextBoolean()) {
+            Corner.WALK.forEach(c -> pressures.put(c, Pressure.ofPsi(33 - random.nextInt(3))));
+        }
+        Map<SheetState.Item, String> said = random.nextBoolean()
+                ? Map.of()
+                : Map.of(
+                        SheetState.Item.WHEEL_SET,
+                        random.nextInt(4) == 0 ? "track" : "road",
+                        SheetState.Item.BAY,
+                        "Bay " + random.nextInt(2));
+        return HeightSheet.of(SheetState.of(pressures, said), readings);
+    }
+}

@@ -1,0 +1,33 @@
+package abbex.app.support;
+
+import org.springframework.jdbc.core.simple.JdbcClient;
+
+/** Finds a stay of the demo by its plate. */
+public final class Jobs {
+    private Jobs() {}
+
+    public static String id(String plate) {
+        return id(plate, "Lowline Works");
+    }
+
+    public static String id(String plate, String shop) {
+        return Shop.bean(JdbcClient.class)
+                .sql("""
+                        select j.id from job j join vehicle v on v.id = j.vehicle_id join shop s on s.id = j.shop_id
+                         where v.plate = :plate and s.name = :shop order by j.arrived_at limit 1
+                        """)
+                .param("plate", plate)
+                .param("shop", shop)
+                .query(String.class)
+                .single();
+    }
+
+    /** The newest sheet of a stay. */
+    public static String sheet(String job) {
+        return Shop.bean(JdbcClient.class)
+                .sql("select id from sheet where job_id = :job order by seq desc limit 1")
+                .param("job", job)
+                .query(String.class)
+                .single();
+    }
+}

@@ -1,0 +1,101 @@
+package abbex.app.support;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.ColorScheme;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Stream;
+
+/** A page in Debian's Chromium without a monitor; whatever the browser complains about is kept. */
+public final class Screen implements AutoCloseable {
+    private static Browser browser;
+
+    public final BrowserContext context;
+    public final Page page;
+    private final List<String> complaints = new ArrayList<>();
+
+    private Screen(int width, int height, ColorScheme light) {
+        context = browser()
+                .newContext(new Browser.NewContextOptions()
+                        .setViewportSize(width, height)
+                        .setColorScheme(light)
+                        .setLocale("en-GB"));
+        page = context.newPage();
+        page.setDefaultTimeout(20_000);
+        page.onConsoleMessage(m -> {
+            if (m.type().equals("error")
+                    && !m.text().startsWith("Failed to load resource")
+                    && !m.text().startsWith("Response Status Error Code")) {
+                complaints.add(m.text());
+            }
+        });
+        page.onPageError(complaints::add);
+        page.onRequestFailed(r -> {
+            if (!String.valueOf(r.failure()).contains("ERR_ABORTED")) {
+                complaints.add(r.url() + " " + r.failure());
+            }
+        });
+    }
+
+    private static synchronized Browser browser() {
+        if (browser == null) {
+            Path chromium = Stream.of("/usr/bin/chromium", "/usr/bin/chromium-browser")
+                    .map(Path::of)
+                    .filter(Files::exists)
+                    .findFirst()
+                    .orElseThrow(() -> new IllegalStateException("no Chromium: ./abbex test installs it"));
+            browser = Playwright.create()
+                    .chromium()
+                    .launch(new BrowserType.LaunchOptions()
+                            .setExecutablePath(chromium)
+                            .setArgs(List.of(
+                                    "--no-sandbox",
+                                    "--disable-gpu",
+                                    "--disable-quic",
+                                    "--disable-background-networking",
+                                    "--disable-component-update",
+                                    "--disable-sync")));
+        }
+        return browser;
+    }
+
+    public static Screen desk() {
+        return new Screen(1280, 800, ColorScheme.LIGHT);
+    }
+
+    public static Screen of(int width, int height, boolean dim) {
+        return new Screen(width, height, dim ? ColorScheme.DARK : ColorScheme.LIGHT);
+    }
+
+    public Screen signIn(String name) {
+        page.navigate(Shop.address() + "/sign-in");
+        page.getByLabel("Name").fill(name);
+        page.getByLabel("Password").fill(Shop.password());
+        page.keyboard().press("Enter");
+        page.waitForURL(Shop.address() + "/");
+        return this;
+    }
+
+    public void open(String path) {
+        page.navigate(Shop.address() + path);
+    }
+
+    /** Script errors and violations of the content policy so far. */
+    public List<String> complaints() {
+        return complaints;
+    }
+
+    @Override
+    public void close() {
+        context.close();
+        if (!complaints.isEmpty()) {
+            throw new AssertionError("the browser complained: " + complaints);
+        }
+    }
+}

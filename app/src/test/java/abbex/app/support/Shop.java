@@ -1,0 +1,93 @@
+package abbex.app.support;
+
+import abbex.app.App;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Properties;
+import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.extension.BeforeAllCallback;
+import org.junit.jupiter.api.extension.ExtensionContext;
+import org.springframework.boot.builder.SpringApplicationBuilder;
+import org.springframework.context.ConfigurableApplicationContext;
+
+/** The application with the demo over a private MariaDB, started once for all tests of a run. */
+public final class Shop implements BeforeAllCallback {
+    private static final Path DATA = Path.of("target", "test-data").toAbsolutePath();
+    private static ConfigurableApplicationContext app;
+
+    @Override
+    public void beforeAll(ExtensionContext context) throws Exception {
+        open();
+    }
+
+    private static synchronized void open() throws Exception {
+        if (app != null) {
+            return;
+        }
+        database("stop");
+        run("rm", "-rf", DATA.toString());
+        database("start");
+        Runtime.getRuntime().addShutdownHook(new Thread(() -> {
+            app.close();
+            database("stop");
+        }));
+        app = start();
+    }
+
+    /** Another process's worth of application over the same database; the caller closes it. */
+    public static ConfigurableApplicationContext start() throws IOException {
+        Properties database = new Properties();
+        try (var in = Files.newInputStream(DATA.resolve("db.properties"))) {
+            database.load(in);
+        }
+        List<String> arguments = new ArrayList<>(List.of(
+                "--server.port=0",
+                "--abbex.first=demo",
+                "--abbex.sign-in-file=" + DATA.resolve("sign-in"),
+                "--logging.level.root=error"));
+        database.forEach((name, value) -> arguments.add("--" + name + "=" + value));
+        return new SpringApplicationBuilder(App.class).run(arguments.toArray(String[]::new));
+    }
+
+    private static void database(String what) {
+        run("../abbex", "database", what, "--data", DATA.toString());
+    }
+
+    private static void run(String... command) {
+        try {
+            Process process = new ProcessBuilder(command)
+                    .redirectErrorStream(true)
+                    .redirectOutput(Path.of("target", "test-database.log").toFile())
+                    .start();
+            if (!process.waitFor(60, TimeUnit.SECONDS) || process.exitValue() != 0) {
+                throw new IllegalStateException(String.join(" ", command) + " failed, see target/test-database.log");
+            }
+        } catch (IOException | InterruptedException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    public static <T> T bean(Class<T> type) {
+        return app.getBean(type);
+    }
+
+    public static String address() {
+        return address(app);
+    }
+
+    public static String address(ConfigurableApplicationContext of) {
+        return "http://127.0.0.1:" + of.getEnvironment().getProperty("local.server.port");
+    }
+
+    /** All people of the demo sign in with the one password that its first start made. */
+    public static String password() {
+        try {
+            return Files.readString(DATA.resolve("sign-in")).strip().split(" / ")[1];
+        } catch (IOException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+}

@@ -1,0 +1,100 @@
+package abbex.app.support;
+
+import java.io.IOException;
+import java.net.CookieManager;
+import java.net.URI;
+import java.net.URLEncoder;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** Somebody with a browser's cookies but no screen. */
+public final class Visitor {
+    private static final Pattern TOKEN = Pattern.compile(
+            "name=\"_csrf\" (?:type=\"hidden\" )?value=\"([^\"]+)\"|name=\"csrf\" content=\"([^\"]+)\"");
+
+    private final HttpClient client =
+            HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
+    private String address = Shop.address();
+    private String token = "";
+
+    public static Visitor stranger() {
+        return new Visitor();
+    }
+
+    public static Visitor signedIn(String name) {
+        Visitor visitor = new Visitor();
+        visitor.get("/sign-in");
+        HttpResponse<String> answer = visitor.post("/sign-in", "username", name, "password", Shop.password());
+        if (answer.statusCode() != 302
+                || answer.headers().firstValue("Location").orElse("").contains("error")) {
+            throw new IllegalStateException(name + " could not sign in");
+        }
+        visitor.get("/account");
+        return visitor;
+    }
+
+    /** The same cookies at another address. */
+    public Visitor at(String other) {
+        address = other;
+        return this;
+    }
+
+    /** As if another page had sent it. */
+    public Visitor withToken(String other) {
+        token = other;
+        return this;
+    }
+
+    public HttpResponse<String> get(String path) {
+        return send(HttpRequest.newBuilder(URI.create(address + path)));
+    }
+
+    public HttpResponse<byte[]> bytes(String path) {
+        try {
+            return client.send(
+                    HttpRequest.newBuilder(URI.create(address + path)).build(),
+                    HttpResponse.BodyHandlers.ofByteArray());
+        } catch (IOException | InterruptedException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    public HttpResponse<String> post(String path, String... form) {
+        return send(posting(path, form));
+    }
+
+    public HttpResponse<String> htmx(String path, String... form) {
+        return send(posting(path, form).header("HX-Request", "true"));
+    }
+
+    private HttpRequest.Builder posting(String path, String... form) {
+        StringBuilder body = new StringBuilder("_csrf=" + encode(token));
+        for (int i = 0; i < form.length; i += 2) {
+            body.append('&').append(encode(form[i])).append('=').append(encode(form[i + 1]));
+        }
+        return HttpRequest.newBuilder(URI.create(address + path))
+                .header("Content-Type", "application/x-www-form-urlencoded")
+                .POST(HttpRequest.BodyPublishers.ofString(body.toString()));
+    }
+
+    private HttpResponse<String> send(HttpRequest.Builder request) {
+        try {
+            HttpResponse<String> answer = client.send(request.build(), HttpResponse.BodyHandlers.ofString());
+            Matcher m = TOKEN.matcher(answer.body());
+            if (m.find()) {
+                token = m.group(1) == null ? m.group(2) : m.group(1);
+            }
+            return answer;
+        } catch (IOException | InterruptedException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private static String encode(String text) {
+        return URLEncoder.encode(text, StandardCharsets.UTF_8);
+    }
+}

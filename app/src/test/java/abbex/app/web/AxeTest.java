@@ -1,0 +1,64 @@
+package abbex.app.web;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+
+import abbex.app.support.Jobs;
+import abbex.app.support.Screen;
+import abbex.app.support.Shop;
+import com.deque.html.axecore.playwright.AxeBuilder;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Every page, both themes, desk and tablet: axe-core (WCAG 2.2 rules) finds nothing, nothing is wider than the window. */
+@ExtendWith(Shop.class)
+class AxeTest {
+    @ParameterizedTest(name = "{0} x {1}, dim {2}")
+    @CsvSource({"1280,800,false", "1280,800,true", "800,1280,false", "800,1280,true", "390,844,false"})
+    void every_page(int width, int height, boolean dim) {
+        List<String> found = new ArrayList<>();
+        try (Screen screen = Screen.of(width, height, dim)) {
+            look(screen, "/sign-in", found);
+            screen.signIn("orla");
+            String half = Jobs.id("KT 4-207");
+            String whole = Jobs.id("GN 2-118");
+            for (String path : List.of(
+                    "/",
+                    "/arrive",
+                    "/account",
+                    "/about",
+                    "/no-such-page",
+                    "/jobs/" + half + "/arrive",
+                    "/jobs/" + half + "/measure",
+                    "/jobs/" + whole + "/measure",
+                    "/jobs/" + whole + "/sheet",
+                    "/jobs/" + Jobs.id("OS 1-442") + "/measure",
+                    "/jobs/" + Jobs.id("LE 3-275") + "/sheet?version=1")) {
+                look(screen, path, found);
+            }
+            screen.open("/jobs/" + half + "/measure");
+            screen.page.locator("#in-RR").fill("25 7/15");
+            screen.page.locator("#in-RR").press("Enter");
+            screen.page.locator("#bad-RR .offer").waitFor();
+            look(screen, null, found);
+        }
+        assertEquals(List.of(), found);
+    }
+
+    private static void look(Screen screen, String path, List<String> found) {
+        if (path != null) {
+            screen.open(path);
+        }
+        new AxeBuilder(screen.page)
+                .analyze()
+                .getViolations()
+                .forEach(v -> found.add(
+                        path + ": " + v.getId() + " " + v.getNodes().get(0).getTarget()));
+        int wide = (int) screen.page.evaluate("document.documentElement.scrollWidth - window.innerWidth");
+        if (wide > 0) {
+            found.add(path + " is " + wide + " px wider than the window");
+        }
+    }
+}

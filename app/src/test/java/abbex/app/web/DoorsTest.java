@@ -1,0 +1,163 @@
+package abbex.app.web;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import abbex.app.support.Jobs;
+import abbex.app.support.Shop;
+import abbex.app.support.Visitor;
+import java.net.http.HttpResponse;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.web.bind.annotation.RequestMethod;
+import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
+
+/** Who may come in: sign-in, sessions, headers, and shops that never see each other. */
+@ExtendWith(Shop.class)
+class DoorsTest {
+    private record Door(RequestMethod how, String path) {}
+
+    /** Every address of the application that its controllers answer. */
+    private static List<Door> doors() {
+        List<Door> doors = new ArrayList<>();
+        Shop.bean(RequestMappingHandlerMapping.class).getHandlerMethods().forEach((mapping, method) -> {
+            if (method.getBeanType().getPackageName().startsWith("abbex")) {
+                Set<RequestMethod> how = mapping.getMethodsCondition().getMethods();
+                mapping.getPatternValues().forEach(path -> how.forEach(h -> doors.add(new Door(h, path))));
+            }
+        });
+        assertTrue(doors.size() > 15, doors.toString());
+        return doors;
+    }
+
+    @Test
+    void a_stranger_is_sent_to_the_door_from_every_address() {
+        for (Door door : doors()) {
+            if (door.path().equals("/sign-in")) {
+                continue;
+            }
+            Visitor stranger = Visitor.stranger();
+            String path = door.path().replaceAll("\\{[^}]+}", UUID.randomUUID().toString());
+            HttpResponse<String> answer = door.how() == RequestMethod.GET ? stranger.get(path) : stranger.post(path);
+            assertEquals(302, answer.statusCode(), door.toString());
+            assertTrue(answer.headers().firstValue("Location").orElse("").contains("/sign-in"), door.toString());
+            if (door.how() != RequestMethod.GET) {
+                assertEquals(401, stranger.htmx(path).statusCode(), door.toString());
+            }
+        }
+    }
+
+    @Test
+    void another_shops_job_is_a_404_like_a_missing_one() {
+        Visitor orla = Visitor.signedIn("orla");
+        String theirs = Jobs.id("KT 4-207", "Second Yard");
+        String ours = Jobs.id("KT 4-207");
+        int walked = 0;
+        for (Door door : doors()) {
+            if (!door.path().contains("{id}")) {
+                continue;
+            }
+            walked++;
+            for (String job : List.of(theirs, UUID.randomUUID().toString())) {
+                String path = door.path().replace("{id}", job).replace("{sheetId}", Jobs.sheet(theirs));
+                assertEquals(404, answer(orla, door, path), door + " " + job);
+            }
+            if (door.path().contains("{sheetId}")) {
+                String path = door.path().replace("{id}", ours).replace("{sheetId}", Jobs.sheet(theirs));
+                assertEquals(404, answer(orla, door, path), door + " with another shop's sheet");
+            }
+        }
+        assertTrue(walked >= 9, walked + " addresses with a job");
+        assertFalse(orla.get("/").body().contains("Van, 2012"));
+        assertFalse(orla.get("/arrive/known?plate=nothere").body().contains("known:"));
+    }
+
+    private static int answer(Visitor who, Door door, String path) {
+        return door.how() == RequestMethod.GET
+                ? who.get(path).statusCode()
+                : who.post(
+                                path,
+                                "corner",
+                                "LF",
+                                "method",
+                                "HF",
+                                "raw",
+                                "14",
+                                "client",
+                                UUID.randomUUID().toString(),
+                                "place",
+                                "BAY")
+                        .statusCode();
+    }
+
+    @Test
+    void no_such_corner_or_way_to_measure() {
+        Visitor orla = Visitor.signedIn("orla");
+        String job = Jobs.id("OS 1-442");
+        String readings = "/jobs/" + job + "/sheets/" + Jobs.sheet(job) + "/readings";
+        String client = UUID.randomUUID().toString();
+        assertEquals(
+                404,
+                orla.post(readings, "corner", "XX", "method", "HF", "raw", "14", "client", client)
+                        .statusCode());
+        assertEquals(
+                404,
+                orla.post(readings, "corner", "LF", "method", "ZZ", "raw", "14", "client", client)
+                        .statusCode());
+        assertEquals(
+                400,
+                orla.post(readings, "corner", "LF", "method", "HF", "raw", "14", "client", "none")
+                        .statusCode());
+        assertEquals(
+                422,
+                orla.post(readings, "corner", "LF", "method", "HF", "raw", "26\u0000", "client", client)
+                        .statusCode());
+        assertEquals(404, orla.get("/jobs/" + job + "/sheet?version=99").statusCode());
+        assertEquals(404, orla.get("/jobs/" + job + "/sheet.pdf?version=-1").statusCode());
+    }
+
+    @Test
+    void a_wrong_password_says_the_same_whether_the_name_exists() {
+        for (String name : List.of("orla", "nobody")) {
+            Visitor visitor = Visitor.stranger();
+            visitor.get("/sign-in");
+            HttpResponse<String> answer = visitor.post("/sign-in", "username", name, "password", "wrong");
+            assertTrue(answer.headers().firstValue("Location").orElse("").endsWith("/sign-in?error"));
+        }
+    }
+
+    @Test
+    void a_post_without_its_token_is_refused() {
+        Visitor orla = Visitor.signedIn("orla");
+        assertEquals(
+                403,
+                orla.withToken("forged").post("/account/theme", "theme", "dim").statusCode());
+    }
+
+    @Test
+    void a_restart_signs_nobody_out() throws Exception {
+        Visitor orla = Visitor.signedIn("orla");
+        try (ConfigurableApplicationContext again = Shop.start()) {
+            HttpResponse<String> answer = orla.at(Shop.address(again)).get("/account");
+            assertEquals(200, answer.statusCode());
+            assertTrue(answer.body().contains("Orla Vint"));
+        }
+    }
+
+    @Test
+    void the_browser_is_told_to_be_strict() {
+        var headers = Visitor.stranger().get("/sign-in").headers();
+        assertTrue(headers.firstValue("Content-Security-Policy").orElse("").startsWith("default-src 'self'"));
+        assertFalse(headers.firstValue("Content-Security-Policy").orElse("").contains("unsafe"));
+        assertEquals("nosniff", headers.firstValue("X-Content-Type-Options").orElse(""));
+        assertEquals("DENY", headers.firstValue("X-Frame-Options").orElse(""));
+        assertTrue(headers.allValues("Set-Cookie").stream()
+                .allMatch(c -> c.contains("HttpOnly") && c.contains("SameSite=Lax")));
+    }
+}

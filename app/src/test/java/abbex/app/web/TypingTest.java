@@ -1,0 +1,215 @@
+package abbex.app.web;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import abbex.app.support.Screen;
+import abbex.app.support.Shop;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.Cookie;
+import java.util.List;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** What goes wrong while typing in the walk: each is told in a sentence and nothing typed is lost. */
+@ExtendWith(Shop.class)
+class TypingTest {
+    private static int plates = 100;
+
+    private Screen screen;
+    private Page page;
+
+    @BeforeEach
+    void receive() {
+        screen = Screen.desk().signIn("orla");
+        page = screen.page;
+        screen.open("/arrive");
+        page.locator("#plate").fill("TY 2-" + plates++);
+        page.locator("#name").fill("test hatch");
+        page.keyboard().press("Enter");
+        assertThat(page.locator("#in-LF")).isFocused();
+    }
+
+    @AfterEach
+    void close() {
+        screen.close();
+    }
+
+    private Locator field(String corner) {
+        return page.locator("#in-" + corner);
+    }
+
+    private void type(String corner, String text) {
+        field(corner).fill(text);
+        field(corner).press("Enter");
+    }
+
+    @ParameterizedTest(name = "{0}")
+    @CsvSource(delimiter = '|', textBlock = """
+                    25 7/15 | on no tape | 25 7/16
+                    25 17/16 | a whole inch or more | 26 1/16
+                    25 7/ | unfinished | 25 7/16
+                    26,5 | comma | 26.5
+                    ٢٦ | digits 0 to 9 | 26
+                    1e3 | exponent | ''
+                    -26 | below nought | 26
+                    0 | more than nought | ''
+                    400 in | nothing on a vehicle | ''
+                    <script>alert(1)</script> | no reading | ''
+                    👍 26 | no reading | ''
+                    """)
+    void a_text_that_is_no_reading(String text, String says, String offer) {
+        type("LF", text);
+        assertThat(page.locator("#bad-LF")).containsText(says);
+        assertThat(field("LF")).hasValue(text);
+        assertThat(field("LF")).isFocused();
+        if (!offer.isEmpty()) {
+            page.locator("#bad-LF .offer").click();
+            assertThat(field("LF")).hasValue(offer);
+            page.keyboard().press("Enter");
+            assertThat(page.locator("#arch-LF.taken")).isVisible();
+        }
+    }
+
+    @Test
+    void ten_thousand_characters() {
+        type("LF", "9".repeat(10_000));
+        assertThat(page.locator("#bad-LF")).containsText("10000 characters long");
+        assertEquals(10_000, field("LF").inputValue().length());
+    }
+
+    @Test
+    void a_bare_number_in_a_sheet_of_millimetres_is_taken_and_asked_about() {
+        try (Screen other = Screen.desk().signIn("pell")) {
+            other.open("/arrive");
+            other.page.locator("#plate").fill("TY 3-" + plates++);
+            other.page.locator("#name").fill("test hatch");
+            other.page.keyboard().press("Enter");
+            other.page.locator("#chip-GF").click();
+            other.page.locator("#in-LF").fill("26");
+            other.page.keyboard().press("Enter");
+            assertThat(other.page.locator("#arch-LF .hero")).hasText("26 mm");
+            assertThat(other.page.locator("#says")).containsText("were inches meant?");
+        }
+    }
+
+    @Test
+    void the_walk_goes_on_while_a_refused_text_waits() {
+        field("LF").focus();
+        page.keyboard().type("14 3/8");
+        page.keyboard().press("Enter");
+        assertThat(field("RF")).isFocused();
+        page.keyboard().type("14 17/16");
+        page.keyboard().press("Enter");
+        assertThat(page.locator("#bad-RF")).containsText("a whole inch or more");
+        assertThat(field("RF")).isFocused();
+        assertThat(field("RF")).hasValue("14 17/16");
+    }
+
+    @Test
+    void undo_by_its_key_in_the_field() {
+        type("LF", "14 3/8");
+        assertThat(page.locator("#arch-LF.taken")).isVisible();
+        field("LF").fill("14 1/2");
+        field("LF").press("Enter");
+        assertThat(page.locator("#arch-LF .hero")).hasText("14\u202f1⁄2");
+        field("LF").focus();
+        page.keyboard().press("Alt+u");
+        assertThat(page.locator("#arch-LF .hero")).hasText("14\u202f3⁄8");
+        assertThat(field("LF")).hasValue("14 3/8");
+    }
+
+    @Test
+    void a_session_that_ended_while_typing_loses_nothing() {
+        type("LF", "14 3/8");
+        assertThat(page.locator("#arch-LF.taken")).isVisible();
+        forgetSession();
+        type("RF", "14 7/16");
+        assertThat(page.locator("#notice")).containsText("session has ended");
+        page.locator("#notice a").click();
+        page.getByLabel("Name").fill("orla");
+        page.getByLabel("Password").fill(Shop.password());
+        page.keyboard().press("Enter");
+        assertThat(field("RF")).hasValue("14 7/16");
+        assertThat(page.locator("#notice")).containsText("is back in its field");
+        field("RF").press("Enter");
+        assertThat(page.locator("#arch-RF.taken")).isVisible();
+    }
+
+    @Test
+    void a_form_whose_session_ended_is_filled_again() {
+        screen.open("/arrive");
+        page.locator("#plate").pressSequentially("TY 4-" + plates++);
+        page.locator("#name").pressSequentially("long story");
+        page.locator("#kit").pressSequentially("springs");
+        String plate = page.locator("#plate").inputValue();
+        forgetSession();
+        page.keyboard().press("Enter");
+        assertThat(page.locator("body")).containsText("Your session had ended");
+        page.getByLabel("Name").fill("orla");
+        page.getByLabel("Password").fill(Shop.password());
+        page.keyboard().press("Enter");
+        page.waitForURL(Shop.address() + "/");
+        page.getByText("Go on with it").click();
+        assertThat(page.locator("#plate")).hasValue(plate);
+        assertThat(page.locator("#name")).hasValue("long story");
+        page.locator("#kit").press("Enter");
+        assertThat(page.locator("#in-LF")).isVisible();
+        screen.open("/arrive");
+        assertThat(page.locator("#plate")).hasValue("");
+    }
+
+    private void forgetSession() {
+        List<Cookie> cookies = screen.context.cookies();
+        assertTrue(cookies.stream().anyMatch(c -> c.name.equals("SESSION")), cookies.toString());
+        screen.context.clearCookies();
+    }
+
+    @Test
+    void a_known_plate_offers_the_known_vehicle() {
+        screen.open("/arrive");
+        page.locator("#plate").pressSequentially("kt4207");
+        assertThat(page.locator("#known")).containsText("Compact hatch, 2019");
+        page.locator("#known a").click();
+        assertThat(page.locator("#name")).hasValue("Compact hatch, 2019");
+    }
+
+    @Test
+    void after_without_before_is_said() {
+        type("LF", "14");
+        assertThat(page.locator("#arch-LF.taken")).isVisible();
+        page.reload();
+        page.getByText("Set down: measure again").click();
+        type("RF", "13");
+        assertThat(page.locator("#says")).containsText("No hub to lip from before");
+        assertThat(page.locator("#says")).containsText("right front");
+    }
+
+    @Test
+    void it_reads_without_scripts_too() {
+        try (var plain = screen.context
+                .browser()
+                .newContext(new com.microsoft.playwright.Browser.NewContextOptions().setJavaScriptEnabled(false))) {
+            Page bare = plain.newPage();
+            bare.navigate(Shop.address() + "/sign-in");
+            bare.getByLabel("Name").fill("orla");
+            bare.getByLabel("Password").fill(Shop.password());
+            bare.keyboard().press("Enter");
+            bare.waitForURL(Shop.address() + "/");
+            bare.navigate(page.url());
+            bare.locator("#in-LF").fill("14 17/16");
+            bare.locator("#in-LF").press("Enter");
+            assertThat(bare.locator("#bad-LF")).containsText("a whole inch or more");
+            assertThat(bare.locator("#in-LF")).hasValue("14 17/16");
+            bare.locator("#in-LF").fill("15 1/16");
+            bare.locator("#in-LF").press("Enter");
+            assertThat(bare.locator("#arch-LF .hero")).hasText("15\u202f1⁄16");
+        }
+    }
+}
