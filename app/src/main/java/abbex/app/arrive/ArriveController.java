@@ -65,27 +65,19 @@ class ArriveController {
             return new ModelAndView("redirect:/jobs/" + job + "/measure");
         }
         ArriveForm form = new ArriveForm(me, parameters);
-        UUID vehicle = jobs.byPlate(me.shop(), form.text("plate"))
-                .map(VehicleFacts::id)
-                .orElseGet(Ids::fresh);
-        Job received = new Job(
-                job,
-                me.shop(),
-                form.vehicle(vehicle),
-                form.text("customer"),
-                form.text("contact"),
-                form.text("wish"),
-                form.text("usage"),
-                form.text("odometer"),
-                form.text("worn"),
-                form.text("changed"),
-                form.text("kit"),
-                form.promises(),
-                new Job.Where(Job.Place.WAITING, ""),
-                me.id(),
-                me.initials(),
-                null,
-                clock.instant());
+        Optional<VehicleFacts> known = jobs.byPlate(me.shop(), form.text("plate"));
+        VehicleFacts typed = form.vehicle(known.map(VehicleFacts::id).orElseGet(Ids::fresh));
+        VehicleFacts vehicle = known.map(typed::withBlanksFrom).orElse(typed);
+        Job received = form.stay(
+                new Job.Identity(
+                        job,
+                        me.shop(),
+                        new Job.Where(Job.Place.WAITING, ""),
+                        me.id(),
+                        me.initials(),
+                        null,
+                        clock.instant()),
+                vehicle);
         form.limits();
         if (!form.ok()) {
             return unfit(form(me, model, job, form, false), model);
@@ -106,24 +98,7 @@ class ArriveController {
             @Me Person me, @PathVariable UUID id, @RequestParam Map<String, String> parameters, Model model) {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
         ArriveForm form = new ArriveForm(me, parameters);
-        Job changed = new Job(
-                id,
-                me.shop(),
-                form.vehicle(job.vehicle().id()),
-                form.text("customer"),
-                form.text("contact"),
-                form.text("wish"),
-                form.text("usage"),
-                form.text("odometer"),
-                form.text("worn"),
-                form.text("changed"),
-                form.text("kit"),
-                form.promises(),
-                job.where(),
-                job.holder(),
-                job.holderInitials(),
-                job.dueBack(),
-                job.arrivedAt());
+        Job changed = form.stay(job.identity(), form.vehicle(job.vehicle().id()));
         form.limits();
         jobs.byPlate(me.shop(), form.text("plate"))
                 .filter(other -> !other.id().equals(job.vehicle().id()))

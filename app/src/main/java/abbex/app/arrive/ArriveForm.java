@@ -121,7 +121,29 @@ public class ArriveForm {
         return reading.bareUnit() ? raw + " " + person.likes().unit().symbol() : raw;
     }
 
-    Map<End, Job.Promise> promises() {
+    /** The stay as typed, of the vehicle given. */
+    Job stay(Job.Identity of, VehicleFacts vehicle) {
+        return new Job(
+                of.id(),
+                of.shop(),
+                vehicle,
+                text("customer"),
+                text("contact"),
+                text("wish"),
+                text("usage"),
+                text("odometer"),
+                text("worn"),
+                text("changed"),
+                text("kit"),
+                promises(),
+                of.where(),
+                of.holder(),
+                of.holderInitials(),
+                of.dueBack(),
+                of.arrivedAt());
+    }
+
+    private Map<End, Job.Promise> promises() {
         Map<End, Job.Promise> promises = new EnumMap<>(End.class);
         for (End end : End.values()) {
             TapeReading least = length("promise" + end, TapeText.Allowed.ANY);

@@ -30,7 +30,26 @@ public record Job(
         Instant arrivedAt) {
 
     /** The advertised drop of an end, as typed and exact; both texts are alike for one number. */
-    public record Promise(String leastRaw, String mostRaw, Advertised.Range range) {}
+    public record Promise(String leastRaw, String mostRaw, Advertised.Range range) {
+        /** One number, or from least to most. */
+        public String text() {
+            return range.single() ? leastRaw : leastRaw + " to " + mostRaw;
+        }
+    }
+
+    /** What of a stay is not typed when it is received. */
+    record Identity(
+            UUID id,
+            UUID shop,
+            Where where,
+            @Nullable UUID holder,
+            String holderInitials,
+            @Nullable LocalDate dueBack,
+            Instant arrivedAt) {}
+
+    Identity identity() {
+        return new Identity(id, shop, where, holder, holderInitials, dueBack, arrivedAt);
+    }
 
     /** Where a vehicle stands. */
     public enum Place {

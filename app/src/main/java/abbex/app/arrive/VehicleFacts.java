@@ -5,6 +5,7 @@ import abbex.core.vehicle.Architecture;
 import abbex.core.vehicle.Tyre;
 import abbex.core.vehicle.Vehicle;
 import abbex.core.vehicle.VehicleKind;
+import java.util.EnumMap;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
@@ -49,6 +50,24 @@ public record VehicleFacts(
 
     public String raw(Measure name) {
         return Optional.ofNullable(measures.get(name)).map(Measured::raw).orElse("");
+    }
+
+    /** What was left blank this time is taken from what the shop knows: receiving a vehicle again forgets nothing. */
+    VehicleFacts withBlanksFrom(VehicleFacts known) {
+        Map<Measure, Measured> all = new EnumMap<>(Measure.class);
+        all.putAll(known.measures);
+        all.putAll(measures);
+        return new VehicleFacts(
+                known.id,
+                plate,
+                kind,
+                shape,
+                name,
+                front == Architecture.OTHER ? known.front : front,
+                rear == Architecture.OTHER ? known.rear : rear,
+                tyreFront.isEmpty() ? known.tyreFront : tyreFront,
+                tyreRear.isEmpty() ? known.tyreRear : tyreRear,
+                all);
     }
 
     /** The core's view of it. */

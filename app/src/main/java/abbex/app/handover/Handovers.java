@@ -88,9 +88,7 @@ public class Handovers {
         inputs.put("vehicle", line(job.vehicle().plate() + ", " + job.vehicle().name()));
         inputs.put("kit", line(job.kit()));
         inputs.put("odometer", line(job.odometer()));
-        job.promises()
-                .forEach((end, promise) ->
-                        inputs.put("advertised " + end.code(), line(promise.leastRaw() + " to " + promise.mostRaw())));
+        job.promises().forEach((end, promise) -> inputs.put("advertised " + end.code(), line(promise.text())));
         job.vehicle()
                 .measures()
                 .forEach((measure, measured) -> inputs.put(

@@ -87,11 +87,13 @@ public record SheetView(
 
     /** Forms the texts of one sheet for one reader. */
     private record Maker(Reader reader, Words words, DropSheet drops) {
+        /** As the box says it, not as it comes out in the reader's unit. */
         String promised(Job job) {
-            return Numerals.html(Stream.of(End.values())
-                    .flatMap(end -> job.advertised().at(end).stream()
-                            .map(range -> words.say("sheet.promise", reader, end, range)))
-                    .collect(Collectors.joining(", ")));
+            return Stream.of(End.values())
+                    .filter(job.promises()::containsKey)
+                    .map(end -> words.say("end." + end) + " "
+                            + job.promises().get(end).text())
+                    .collect(Collectors.joining(", "));
         }
 
         Line line(SheetData sheet) {

@@ -1,0 +1,159 @@
+package abbex.app.arrive;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import abbex.app.people.People;
+import abbex.app.people.Person;
+import abbex.app.people.Role;
+import abbex.app.support.Shop;
+import abbex.app.support.Visitor;
+import abbex.core.units.Graduation;
+import abbex.core.units.LengthUnit;
+import java.net.http.HttpResponse;
+import java.time.ZoneId;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.jdbc.core.simple.JdbcClient;
+
+/** Receiving a vehicle, known and unknown; what is typed wrongly comes back with its reason. */
+@ExtendWith(Shop.class)
+class ArriveTest {
+    private final Visitor orla = Visitor.signedIn("orla");
+
+    private HttpResponse<String> receive(String job, String plate, String... more) {
+        String[] form = new String[6 + more.length];
+        System.arraycopy(new String[] {"job", job, "plate", plate, "name", "test wagon"}, 0, form, 0, 6);
+        System.arraycopy(more, 0, form, 6, more.length);
+        return orla.post("/arrive", form);
+    }
+
+    private static String fresh() {
+        return UUID.randomUUID().toString();
+    }
+
+    private long count(String sql, String value) {
+        return Shop.bean(JdbcClient.class)
+                .sql(sql)
+                .param("v", value)
+                .query(Long.class)
+                .single();
+    }
+
+    @Test
+    void sent_twice_it_arrives_once() {
+        String job = fresh();
+        assertEquals(302, receive(job, "AR " + job.substring(0, 6)).statusCode());
+        assertEquals(302, receive(job, "AR " + job.substring(0, 6)).statusCode());
+        assertEquals(1, count("select count(*) from sheet where job_id = :v", job));
+    }
+
+    @Test
+    void a_known_plate_is_the_known_vehicle_and_forgets_nothing() {
+        String plate = "AR " + fresh().substring(0, 6);
+        receive(fresh(), plate, "WHEELBASE", "103 15/16", "tyreFront", "205/55R16");
+        String again = fresh();
+        receive(again, plate.toLowerCase(), "TRACK_FRONT", "1500 mm");
+        assertEquals(1, count("select count(*) from vehicle where plate_key = :v", VehicleFacts.plateKey(plate)));
+        String page = orla.get("/jobs/" + again + "/arrive").body();
+        assertTrue(page.contains("value=\"103 15/16 in\"") || page.contains("value=\"103 15/16\""), page);
+        assertTrue(page.contains("1500 mm") && page.contains("205/55R16"));
+    }
+
+    @ParameterizedTest(name = "{0} = {1}")
+    @CsvSource(delimiter = '|', textBlock = """
+                    WHEELBASE    | 26,5 | a comma may be
+                    WHEELBASE    | -100 | below nought
+                    promiseFRONT | 1 17/16 | a whole inch or more
+                    promiseToREAR | 1 | The first number of the range is missing
+                    kind         | SPACESHIP | none of the choices
+                    tyreFront    | 12345678901234567890123456789012345678901 | At most 40 characters
+                    """)
+    void a_field_that_cannot_be_taken_says_why_and_keeps_its_text(String field, String text, String says) {
+        HttpResponse<String> answer = receive(fresh(), "AR " + fresh().substring(0, 6), field, text);
+        assertEquals(422, answer.statusCode());
+        assertTrue(answer.body().contains(says), answer.body());
+        assertTrue(field.equals("kind") || answer.body().contains(text), "the text is still there");
+        assertTrue(answer.body().contains("test wagon"), "and so are the others");
+    }
+
+    @Test
+    void a_plate_is_needed_and_never_taken_from_another_vehicle() {
+        assertTrue(receive(fresh(), " ").body().contains("The plate is missing"));
+        assertTrue(receive(fresh(), "---").body().contains("At least one letter or digit"));
+        String job = fresh();
+        receive(job, "AR " + job.substring(0, 6));
+        HttpResponse<String> taken = orla.post("/jobs/" + job + "/arrive", "job", job, "plate", "kt4 207", "name", "x");
+        assertEquals(422, taken.statusCode());
+        assertTrue(taken.body().contains("belongs to another vehicle"));
+    }
+
+    @Test
+    void a_machines_password_must_be_changed_first() {
+        People people = Shop.bean(People.class);
+        UUID shop = people.addShop("Shop " + fresh());
+        String name = "must-" + fresh().substring(0, 6);
+        people.add(
+                shop,
+                name,
+                "Lead",
+                "LD",
+                Role.LEAD,
+                Shop.password(),
+                true,
+                new Person.Likes(LengthUnit.INCH, Graduation.SIXTEENTH_INCH, ZoneId.of("UTC"), "auto", true));
+        Visitor lead = Visitor.signedIn(name);
+        assertEquals("/account?must", location(lead.get("/")));
+        assertEquals("/account?must", location(lead.get("/arrive")));
+        String fresh = "a longer one 7";
+        assertEquals(
+                422,
+                lead.post("/account/password", "present", "wrong", "fresh", fresh, "again", fresh)
+                        .statusCode());
+        assertEquals(
+                422,
+                lead.post("/account/password", "present", Shop.password(), "fresh", "short", "again", "short")
+                        .statusCode());
+        assertEquals(
+                422,
+                lead.post("/account/password", "present", Shop.password(), "fresh", fresh, "again", "other")
+                        .statusCode());
+        assertEquals(
+                302,
+                lead.post("/account/password", "present", Shop.password(), "fresh", fresh, "again", fresh)
+                        .statusCode());
+        HttpResponse<String> floor = lead.get("/");
+        assertEquals(200, floor.statusCode());
+        assertTrue(floor.body().contains("Nothing stands on the floor"));
+    }
+
+    private static String location(HttpResponse<String> answer) {
+        return answer.headers().firstValue("Location").orElse("").replaceFirst("^http://[^/]+", "");
+    }
+
+    @Test
+    void likes_that_cannot_be_taken_say_so() {
+        HttpResponse<String> answer =
+                orla.post("/account", "unit", "in", "tape", "1/16 in", "zone", "Moon/Sea", "theme", "auto");
+        assertEquals(422, answer.statusCode());
+        assertTrue(answer.body().contains("“Moon/Sea” is no time zone"));
+    }
+
+    @Test
+    void a_vehicle_is_moved_and_a_wrong_date_told() {
+        String job = fresh();
+        receive(job, "AR " + job.substring(0, 6));
+        assertEquals(
+                302,
+                orla.post("/jobs/" + job + "/move", "place", "BAY", "bay", "Bay 9", "holder", "", "due", "")
+                        .statusCode());
+        assertTrue(orla.get("/").body().contains("Bay 9"));
+        assertTrue(orla.post("/jobs/" + job + "/move", "place", "OUT", "due", "soon")
+                .body()
+                .contains("“soon” is no date"));
+        orla.post("/jobs/" + job + "/move", "place", "GONE");
+    }
+}
