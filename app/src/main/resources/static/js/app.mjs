@@ -35,6 +35,11 @@ export const drafts = {
   drop(name) { try { localStorage.removeItem(this.key(name)); } catch { /* nothing was kept */ } },
 };
 
+// What was sent from a form is let go once a page comes back that does not complain of it.
+const sent = sessionStorage.getItem('abbex:sent');
+sessionStorage.removeItem('abbex:sent');
+if (sent && person && !document.querySelector('form[data-unfit]')) drafts.drop(sent);
+
 for (const form of document.querySelectorAll('form[data-draft]')) {
   const name = form.dataset.draft + ':' + form.dataset.draftId;
   const fields = () => [...form.elements].filter((f) => f.name && f.type !== 'hidden' && !f.name.startsWith('_'));
@@ -48,11 +53,6 @@ for (const form of document.querySelectorAll('form[data-draft]')) {
   form.addEventListener('input', () => drafts.put(name, { ...Object.fromEntries(fields().map((f) => [f.name, f.value])), job: form.elements.job?.value }));
   form.addEventListener('submit', () => sessionStorage.setItem('abbex:sent', name));
 }
-// A form that was taken leads to another page: only then is its draft let go.
-const sent = sessionStorage.getItem('abbex:sent');
-if (sent && !person) sessionStorage.removeItem('abbex:sent');
-else if (sent && !document.querySelector(`form[data-draft]`)) { drafts.drop(sent); sessionStorage.removeItem('abbex:sent'); }
-
 if (person && location.pathname === '/' && drafts.get('arrive:new')?.plate) notice('What you had typed to receive a vehicle is kept.', '/arrive', 'Go on with it');
 
 document.addEventListener('click', (e) => {

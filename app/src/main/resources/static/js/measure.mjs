@@ -38,6 +38,13 @@ export function walk() {
   // A tap elsewhere sends as well: nobody has to hunt for a button.
   area.addEventListener('change', (e) => {
     const form = e.target.form;
+    if (e.target.matches('.reading') && e.target.value.trim() === '' && e.target.dataset.kept) {
+      // An emptied field takes nothing back: undo does. What stands is shown again.
+      e.target.value = e.target.dataset.kept;
+      drafts.drop(name(corner(e.target)));
+      dirty(e.target);
+      return;
+    }
     if (e.target.matches('.reading') && e.target.value.trim() !== '' && form.dataset.sent !== e.target.value && e.target.value !== e.target.dataset.kept) {
       form.dataset.sent = e.target.value;
       form.requestSubmit();

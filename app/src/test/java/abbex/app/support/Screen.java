@@ -6,14 +6,18 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.ColorScheme;
+import com.microsoft.playwright.options.Cookie;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
 
 /** A page in Debian's Chromium without a monitor; whatever the browser complains about is kept. */
 public final class Screen implements AutoCloseable {
+    private static final Map<String, List<Cookie>> SESSIONS = new ConcurrentHashMap<>();
     private static Browser browser;
 
     public final BrowserContext context;
@@ -73,12 +77,23 @@ public final class Screen implements AutoCloseable {
         return new Screen(width, height, dim ? ColorScheme.DARK : ColorScheme.LIGHT);
     }
 
+    /** Signs in at the door the first time; later screens of the same person bring that session along. */
     public Screen signIn(String name) {
+        if (SESSIONS.containsKey(name)) {
+            context.addCookies(SESSIONS.get(name));
+            open("/");
+            return this;
+        }
         page.navigate(Shop.address() + "/sign-in");
         page.getByLabel("Name").fill(name);
         page.getByLabel("Password").fill(Shop.password());
         page.keyboard().press("Enter");
         page.waitForURL(Shop.address() + "/");
+        SESSIONS.put(
+                name,
+                context.cookies().stream()
+                        .map(c -> new Cookie(c.name, c.value).setUrl(Shop.address()))
+                        .toList());
         return this;
     }
 

@@ -165,6 +165,31 @@ class TypingTest {
         assertThat(page.locator("#plate")).hasValue("");
     }
 
+    @Test
+    void the_state_says_what_a_pressure_looks_like_and_keeps_the_text() {
+        page.locator("#state summary").click();
+        page.locator("#PRESSURE_LF").fill("thirty");
+        page.locator("#PRESSURE_RF").fill("33");
+        page.locator("#LOAD").fill("empty");
+        page.getByText("Keep the state").click();
+        assertThat(page.locator("#PRESSURE_LF-bad")).containsText("33 psi, 2.3 bar or 230 kPa");
+        assertThat(page.locator("#PRESSURE_LF")).hasValue("thirty");
+        assertThat(page.locator("#LOAD")).hasValue("empty");
+        page.locator("#PRESSURE_LF").fill("33 psi");
+        page.getByText("Keep the state").click();
+        assertThat(page.locator("#state summary")).containsText("LF 33 psi");
+    }
+
+    @Test
+    void an_emptied_field_takes_nothing_back() {
+        type("LF", "14 3/8");
+        assertThat(page.locator("#arch-LF.taken")).isVisible();
+        field("LF").fill("");
+        field("RF").focus();
+        assertThat(field("LF")).hasValue("14 3/8");
+        assertThat(page.locator("#arch-LF .hero")).hasText("14\u202f3⁄8");
+    }
+
     private void forgetSession() {
         List<Cookie> cookies = screen.context.cookies();
         assertTrue(cookies.stream().anyMatch(c -> c.name.equals("SESSION")), cookies.toString());
