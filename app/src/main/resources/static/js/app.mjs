@@ -21,11 +21,11 @@ export function notice(html, href, label) {
 
 body.addEventListener('htmx:responseError', (e) => {
   const status = e.detail.xhr.status;
+  if (status === 503) return;
   if (status === 401) notice('Your session has ended. What you typed is kept on this device.', location.pathname + location.search, 'Sign in and go on');
   else notice('That could not be taken (' + status + '). What you typed is kept on this device.', location.pathname + location.search, 'Load the page anew');
 });
-body.addEventListener('htmx:sendError', () => notice('No answer from the shop’s computer. What you typed is kept on this device: press Enter on it again.'));
-body.addEventListener('htmx:afterRequest', (e) => { if (e.detail.successful) document.getElementById('notice').hidden = true; });
+body.addEventListener('htmx:afterRequest', (e) => { if (e.detail.successful && e.detail.requestConfig.verb !== 'get') document.getElementById('notice').hidden = true; });
 
 /** Texts kept on the device until the server has them; each belongs to the person who typed it. */
 export const drafts = {

@@ -12,7 +12,12 @@ export function walk() {
 
   for (const input of inputs()) {
     const kept = drafts.get(name(corner(input)));
-    if (kept && kept.raw !== input.value) { input.value = kept.raw; input.form.elements.client.value = kept.client; dirty(input); notice('A reading that had not been taken yet is back in its field.'); }
+    if (kept && kept.raw !== input.value) {
+      input.value = kept.raw; input.form.elements.client.value = kept.client; dirty(input);
+      notice('A reading that had not been taken yet is back in its field.');
+      // It had been sent without an answer: the same text goes again under the same id, and counts once.
+      if (kept.sent) queueMicrotask(() => send(input));
+    }
   }
   const first = inputs().find((i) => i.getAttribute('aria-invalid')) || inputs().find((i) => i.classList.contains('dirty')) || inputs().find(open) || null;
   if (first) first.focus();
@@ -30,8 +35,7 @@ export function walk() {
     e.preventDefault();
     const input = e.target;
     if (input.value.trim() !== '' && (input.value !== input.dataset.kept || input.getAttribute('aria-invalid'))) {
-      input.form.dataset.sent = input.value;
-      input.form.requestSubmit();
+      send(input);
     }
     onward(input);
   });
@@ -46,10 +50,24 @@ export function walk() {
       return;
     }
     if (e.target.matches('.reading') && e.target.value.trim() !== '' && form.dataset.sent !== e.target.value && e.target.value !== e.target.dataset.kept) {
-      form.dataset.sent = e.target.value;
-      form.requestSubmit();
+      send(e.target);
     }
   });
+
+  function send(input) {
+    const form = input.form;
+    form.dataset.sent = input.value;
+    drafts.put(name(corner(input)), { raw: input.value, client: form.elements.client.value, sent: true });
+    form.requestSubmit();
+  }
+
+  // What got no answer waits and is sent again, under the same id, until it has one.
+  const waiting = new Set();
+  function waits(c) {
+    waiting.add(c);
+    notice(`Not stored yet: ${[...waiting].join(', ')}. Kept on this device and sent again by itself.`);
+    setTimeout(() => { const input = document.getElementById('in-' + c); if (waiting.has(c) && input) send(input); }, 3000);
+  }
 
   function onward(input) {
     const all = inputs();
@@ -72,6 +90,11 @@ export function walk() {
     const c = form?.elements?.corner?.value;
     if (!c) return;
     const status = e.detail.xhr.status;
+    if (form.matches('.spot')) {
+      if (status === 0 || status >= 500) { waits(c); return; }
+      waiting.delete(c);
+      if (waiting.size) notice(`Not stored yet: ${[...waiting].join(', ')}. Kept on this device and sent again by itself.`);
+    }
     if (status === 200) {
       const now = document.getElementById('in-' + c);
       if (form.matches('.undo') || now.value === e.detail.requestConfig.parameters.raw || now.dataset.kept === now.value) drafts.drop(name(c));

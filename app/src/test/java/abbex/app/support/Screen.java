@@ -5,6 +5,7 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.ColorScheme;
 import com.microsoft.playwright.options.Cookie;
 import java.nio.file.Files;
@@ -49,6 +50,7 @@ public final class Screen implements AutoCloseable {
 
     private static synchronized Browser browser() {
         if (browser == null) {
+            PlaywrightAssertions.setDefaultAssertionTimeout(20_000);
             Path chromium = Stream.of("/usr/bin/chromium", "/usr/bin/chromium-browser")
                     .map(Path::of)
                     .filter(Files::exists)

@@ -52,6 +52,15 @@ public final class Shop implements BeforeAllCallback {
         return new SpringApplicationBuilder(App.class).run(arguments.toArray(String[]::new));
     }
 
+    /** The database dies as in a power cut. */
+    public static void killDatabase() throws IOException {
+        run("kill", "-9", Files.readString(DATA.resolve("db.pid")).strip());
+    }
+
+    public static void startDatabase() {
+        database("start");
+    }
+
     private static void database(String what) {
         run("../abbex", "database", what, "--data", DATA.toString());
     }

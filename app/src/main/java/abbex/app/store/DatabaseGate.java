@@ -1,0 +1,124 @@
+package abbex.app.store;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.sql.SQLNonTransientConnectionException;
+import java.sql.SQLRecoverableException;
+import java.sql.SQLTransientConnectionException;
+import javax.sql.DataSource;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.web.servlet.FilterRegistrationBean;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.core.Ordered;
+import org.springframework.web.filter.OncePerRequestFilter;
+
+/**
+ * Answers 503 from fixed text while the database is away, before the session is looked for in it: a page that hangs tells
+ * nobody anything. Nothing is confirmed that is not on disk; what waits is sent again by the page under the same id.
+ */
+@Configuration
+class DatabaseGate {
+    private static final Logger LOG = LoggerFactory.getLogger(DatabaseGate.class);
+    private static final long FINE_FOR_NANOS = 500_000_000L;
+
+    private static final String PAGE = """
+            <!doctype html><html lang="en"><head><meta charset="utf-8"><title>One moment · Abbex</title>
+            <meta http-equiv="refresh" content="3"><link rel="stylesheet" href="/app.css"></head>
+            <body><main class="sheet-page narrow"><h1>One moment</h1>
+            <p>The application cannot reach its database. Nothing that was confirmed is lost, and what you typed is kept on
+            this device. The page tries again by itself; ./abbex start brings the database back.</p></main></body></html>
+            """;
+
+    private static final String PROBLEM = """
+            {"type":"about:blank","title":"The database cannot be reached","status":503,"detail":"Nothing was stored. Send the same request again in some seconds."}
+            """;
+
+    @Bean
+    FilterRegistrationBean<OncePerRequestFilter> gate(DataSource database) {
+        FilterRegistrationBean<OncePerRequestFilter> gate = new FilterRegistrationBean<>(new Gate(database));
+        gate.setOrder(Ordered.HIGHEST_PRECEDENCE + 10);
+        return gate;
+    }
+
+    private static final class Gate extends OncePerRequestFilter {
+        private final DataSource database;
+        private volatile long fineAt = Long.MIN_VALUE;
+
+        Gate(DataSource database) {
+            this.database = database;
+        }
+
+        @Override
+        protected boolean shouldNotFilter(HttpServletRequest request) {
+            String path = request.getServletPath();
+            return path.startsWith("/webjars/")
+                    || path.startsWith("/fonts/")
+                    || path.startsWith("/js/")
+                    || path.endsWith(".css")
+                    || path.endsWith(".svg");
+        }
+
+        @Override
+        protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+                throws ServletException, IOException {
+            if (!reached()) {
+                away(request, response);
+                return;
+            }
+            try {
+                chain.doFilter(request, response);
+            } catch (ServletException | RuntimeException e) {
+                if (!connectionLost(e) || response.isCommitted()) {
+                    throw e;
+                }
+                fineAt = Long.MIN_VALUE;
+                response.reset();
+                away(request, response);
+            }
+        }
+
+        private boolean reached() {
+            long now = System.nanoTime();
+            if (fineAt != Long.MIN_VALUE && now - fineAt < FINE_FOR_NANOS) {
+                return true;
+            }
+            try (Connection connection = database.getConnection()) {
+                if (connection.isValid(1)) {
+                    fineAt = now;
+                    return true;
+                }
+            } catch (SQLException gone) {
+                LOG.warn("the database cannot be reached: {}", gone.getMessage());
+            }
+            return false;
+        }
+
+        private static boolean connectionLost(Throwable thrown) {
+            for (Throwable t = thrown; t != null; t = t.getCause()) {
+                if (t instanceof SQLNonTransientConnectionException
+                        || t instanceof SQLTransientConnectionException
+                        || t instanceof SQLRecoverableException) {
+                    return true;
+                }
+            }
+            return false;
+        }
+
+        private static void away(HttpServletRequest request, HttpServletResponse response) throws IOException {
+            boolean api = request.getServletPath().startsWith("/api/");
+            response.setStatus(HttpServletResponse.SC_SERVICE_UNAVAILABLE);
+            response.setHeader("Retry-After", "3");
+            response.setHeader("Cache-Control", "no-store");
+            response.setContentType(api ? "application/problem+json" : "text/html;charset=UTF-8");
+            response.getOutputStream().write((api ? PROBLEM : PAGE).getBytes(StandardCharsets.UTF_8));
+        }
+    }
+}

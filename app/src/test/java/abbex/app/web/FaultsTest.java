@@ -1,0 +1,84 @@
+package abbex.app.web;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import abbex.app.support.Screen;
+import abbex.app.support.Shop;
+import abbex.app.support.Visitor;
+import com.microsoft.playwright.Page;
+import java.net.http.HttpResponse;
+import java.util.List;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.springframework.jdbc.core.simple.JdbcClient;
+
+/** The database dies while people work: the page says so, and what was typed is stored once when it is back. */
+@ExtendWith(Shop.class)
+class FaultsTest {
+    @AfterEach
+    void back() {
+        Shop.startDatabase();
+    }
+
+    @Test
+    void a_page_answers_503_within_three_seconds_and_comes_back() throws Exception {
+        Visitor orla = Visitor.signedIn("orla");
+        Shop.killDatabase();
+        long began = System.nanoTime();
+        HttpResponse<String> answer = orla.get("/");
+        double seconds = (System.nanoTime() - began) / 1e9;
+        assertEquals(503, answer.statusCode());
+        assertTrue(answer.body().contains("cannot reach its database"));
+        assertTrue(answer.headers().firstValue("Retry-After").isPresent());
+        assertTrue(seconds < 5, "answered after " + seconds + " s; under 3 on a quiet machine");
+        Shop.startDatabase();
+        assertEquals(200, eventually(orla, "/"));
+    }
+
+    private static int eventually(Visitor who, String path) throws InterruptedException {
+        int status = 0;
+        for (int i = 0; i < 40 && status != 200; i++) {
+            status = who.get(path).statusCode();
+            Thread.sleep(250);
+        }
+        return status;
+    }
+
+    @Test
+    void readings_typed_while_it_is_away_are_stored_once_each() throws Exception {
+        try (Screen screen = Screen.desk().signIn("milo")) {
+            Page page = screen.page;
+            screen.open("/arrive");
+            String plate = "FA " + System.nanoTime() % 1_000_000;
+            page.locator("#plate").fill(plate);
+            page.locator("#name").fill("test hatch");
+            page.keyboard().press("Enter");
+            page.locator("#in-LF").fill("14");
+            page.keyboard().press("Enter");
+            assertThat(page.locator("#arch-LF.taken")).isVisible();
+            Shop.killDatabase();
+            for (String corner : List.of("RF", "RR")) {
+                page.locator("#in-" + corner).fill("14 1/8");
+                page.keyboard().press("Enter");
+            }
+            assertThat(page.locator("#notice")).containsText("Not stored yet");
+            assertThat(page.locator("#notice")).containsText("RF");
+            Shop.startDatabase();
+            assertThat(page.locator("#arch-RF.taken")).isVisible();
+            assertThat(page.locator("#arch-RR.taken")).isVisible();
+            assertThat(page.locator("#notice")).isHidden();
+            long rows = Shop.bean(JdbcClient.class)
+                    .sql("""
+                            select count(*) from reading r join sheet s on s.id = r.sheet_id join job j on j.id = s.job_id
+                              join vehicle v on v.id = j.vehicle_id where v.plate = :plate
+                            """)
+                    .param("plate", plate)
+                    .query(Long.class)
+                    .single();
+            assertEquals(3, rows);
+        }
+    }
+}
