@@ -3,6 +3,7 @@ package abbex.app.account;
 import abbex.app.page.Me;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
+import abbex.app.people.Audit;
 import abbex.app.people.People;
 import abbex.app.people.Person;
 import abbex.core.units.Graduation;
@@ -26,8 +27,10 @@ import org.springframework.web.servlet.ModelAndView;
 class AccountController {
     private final People people;
     private final Words words;
+    private final Audit audit;
 
-    AccountController(People people, Words words) {
+    AccountController(People people, Words words, Audit audit) {
+        this.audit = audit;
         this.people = people;
         this.words = words;
     }
@@ -108,6 +111,7 @@ class AccountController {
         }
         if (problems.isEmpty()) {
             people.setPassword(me.id(), fresh);
+            audit.add(me, Audit.What.PASSWORD_CHANGED, "");
             return new ModelAndView("redirect:/account?changed");
         }
         account(me, model);

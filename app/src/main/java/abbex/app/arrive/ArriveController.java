@@ -111,6 +111,12 @@ class ArriveController {
         return new ModelAndView("redirect:/jobs/" + id + "/measure");
     }
 
+    @PostMapping("/jobs/{id}/blank-customer")
+    String blank(@Me Person me, @PathVariable UUID id) {
+        jobs.blankCustomer(me, jobs.find(me.shop(), id).orElseThrow(NotHere::new));
+        return "redirect:/jobs/" + id + "/arrive";
+    }
+
     private static ModelAndView unfit(String view, Model model) {
         ModelAndView page = new ModelAndView(view, HttpStatus.valueOf(422));
         page.addAllObjects(model.asMap());

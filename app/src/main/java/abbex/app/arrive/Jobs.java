@@ -1,5 +1,6 @@
 package abbex.app.arrive;
 
+import abbex.app.people.Audit;
 import abbex.app.people.Person;
 import abbex.app.store.Ids;
 import abbex.app.store.Times;
@@ -94,8 +95,10 @@ public class Jobs {
     private final JdbcClient jdbc;
     private final Clock clock;
     private final ApplicationEventPublisher events;
+    private final Audit audit;
 
-    Jobs(JdbcClient jdbc, Clock clock, ApplicationEventPublisher events) {
+    Jobs(JdbcClient jdbc, Clock clock, ApplicationEventPublisher events, Audit audit) {
+        this.audit = audit;
         this.jdbc = jdbc;
         this.events = events;
         this.clock = clock;
@@ -237,6 +240,16 @@ public class Jobs {
                 .param("job", job.toString())
                 .param("shop", shop.toString())
                 .update();
+    }
+
+    /** The customer's name and contact go; what was measured stays. */
+    @Transactional
+    public void blankCustomer(Person by, Job job) {
+        jdbc.sql("update job set customer = '', contact = '' where id = :job and shop_id = :shop")
+                .param("job", job.id().toString())
+                .param("shop", by.shop().toString())
+                .update();
+        audit.add(by, Audit.What.CUSTOMER_BLANKED, job.vehicle().plate());
     }
 
     public LocalDate today(java.time.ZoneId zone) {

@@ -6,6 +6,7 @@ import abbex.app.measure.JobSheets;
 import abbex.app.measure.Sheets;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
+import abbex.app.people.Audit;
 import abbex.app.people.Person;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -29,8 +30,10 @@ public class HandOver {
     private final Handovers handovers;
     private final Words words;
     private final SpringTemplateEngine templates;
+    private final Audit audit;
 
-    HandOver(Jobs jobs, Sheets sheets, Handovers handovers, Words words, SpringTemplateEngine templates) {
+    HandOver(Jobs jobs, Sheets sheets, Handovers handovers, Words words, SpringTemplateEngine templates, Audit audit) {
+        this.audit = audit;
         this.jobs = jobs;
         this.sheets = sheets;
         this.handovers = handovers;
@@ -68,6 +71,7 @@ public class HandOver {
             return versions.size();
         }
         int version = handovers.freeze(by, job.id(), inputs, body(view), at);
+        audit.add(by, Audit.What.HANDED_OVER, job.vehicle().plate() + ", version " + version);
         if (job.where().place() == Job.Place.BAY || job.where().place() == Job.Place.WAITING) {
             LocalDate back = job.dueBack() != null
                     ? job.dueBack()

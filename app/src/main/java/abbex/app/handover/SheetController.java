@@ -9,6 +9,7 @@ import abbex.app.page.Me;
 import abbex.app.page.NotHere;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
+import abbex.app.people.Audit;
 import abbex.app.people.Person;
 import java.time.Clock;
 import java.util.List;
@@ -37,6 +38,7 @@ class SheetController {
     private final SheetPdf pdf;
     private final HandOver handOver;
     private final Clock clock;
+    private final Audit audit;
 
     SheetController(
             Jobs jobs,
@@ -46,7 +48,9 @@ class SheetController {
             Words words,
             SheetPdf pdf,
             HandOver handOver,
-            Clock clock) {
+            Clock clock,
+            Audit audit) {
+        this.audit = audit;
         this.jobs = jobs;
         this.sheets = sheets;
         this.handovers = handovers;
@@ -131,6 +135,10 @@ class SheetController {
                         versions.get(version - 1).by())
                 : words.say("sheet.foot.draft", reader, me.shopName(), reader.full(clock.instant()));
         SheetPdf.Size paper = size.toUpperCase(Locale.ROOT).equals("LETTER") ? SheetPdf.Size.LETTER : SheetPdf.Size.A4;
+        audit.add(
+                me,
+                Audit.What.EXPORTED,
+                job.vehicle().plate() + ", PDF" + (version > 0 ? " of version " + version : ""));
         HttpHeaders headers = new HttpHeaders();
         headers.setContentType(MediaType.APPLICATION_PDF);
         headers.setContentDisposition(ContentDisposition.inline()

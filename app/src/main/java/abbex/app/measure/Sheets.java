@@ -3,6 +3,7 @@ package abbex.app.measure;
 import abbex.app.arrive.Job;
 import abbex.app.measure.ReadingRow.Act;
 import abbex.app.page.Reader;
+import abbex.app.people.Audit;
 import abbex.app.people.People;
 import abbex.app.people.Person;
 import abbex.app.store.Ids;
@@ -86,8 +87,10 @@ public class Sheets {
 
     private final JdbcClient jdbc;
     private final NextAct nextAct;
+    private final Audit audit;
 
-    Sheets(JdbcClient jdbc, NextAct nextAct) {
+    Sheets(JdbcClient jdbc, NextAct nextAct, Audit audit) {
+        this.audit = audit;
         this.jdbc = jdbc;
         this.nextAct = nextAct;
     }
@@ -203,6 +206,12 @@ public class Sheets {
             return new Outcome.Stored(true);
         }
         Act act = last != null && last.stands() ? Act.CORRECT : Act.TAKE;
+        if (act == Act.CORRECT) {
+            audit.add(
+                    by,
+                    Audit.What.CORRECTED,
+                    "sheet " + sheet.seq() + ", " + corner + " " + method + ": " + last.raw() + " to " + raw);
+        }
         append(by, sheet, corner, method, client, act, raw, read.value(), last == null ? null : last.id(), null, at);
         return new Outcome.Stored(false);
     }

@@ -3,7 +3,6 @@ package abbex.app.people;
 import abbex.app.store.FirstShop;
 import abbex.core.units.Graduation;
 import abbex.core.units.LengthUnit;
-import java.security.SecureRandom;
 import java.time.ZoneId;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -35,21 +34,5 @@ class EmptyShop implements FirstShop {
                 new Person.Likes(LengthUnit.INCH, Graduation.SIXTEENTH_INCH, ZoneId.systemDefault(), "auto", true);
         people.add(shop, LEAD, "Lead", "LD", Role.LEAD, password, true, likes);
         return LEAD + " / " + password;
-    }
-
-    /** Passwords that a person can type: no characters that look alike. */
-    static final class Passwords {
-        private static final String LETTERS = "abcdefghjkmnpqrstuvwxyz23456789";
-        private static final SecureRandom RANDOM = new SecureRandom();
-
-        private Passwords() {}
-
-        static String make() {
-            StringBuilder text = new StringBuilder();
-            for (int i = 0; i < 14; i++) {
-                text.append(i == 4 || i == 9 ? "-" : LETTERS.charAt(RANDOM.nextInt(LETTERS.length())));
-            }
-            return text.toString();
-        }
     }
 }

@@ -13,6 +13,8 @@ import java.util.UUID;
 import org.springframework.jdbc.core.RowMapper;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.session.FindByIndexNameSessionRepository;
+import org.springframework.session.Session;
 import org.springframework.stereotype.Service;
 
 /** The people of all shops; sign-in names are unique over the installation. */
@@ -32,8 +34,10 @@ public class People {
 
     private final JdbcClient jdbc;
     private final PasswordEncoder encoder;
+    private final FindByIndexNameSessionRepository<? extends Session> sessions;
 
-    People(JdbcClient jdbc, PasswordEncoder encoder) {
+    People(JdbcClient jdbc, PasswordEncoder encoder, FindByIndexNameSessionRepository<? extends Session> sessions) {
+        this.sessions = sessions;
         this.jdbc = jdbc;
         this.encoder = encoder;
     }
@@ -121,6 +125,37 @@ public class People {
                 .param("hash", encoder.encode(password))
                 .param("id", person.toString())
                 .update();
+    }
+
+    /** Sets a password that must be changed at the next sign-in; ends the person's sessions. */
+    public void resetPassword(UUID shop, Person person, String password) {
+        jdbc.sql("update person set password_hash = :hash, must_change = true where id = :id and shop_id = :shop")
+                .param("hash", encoder.encode(password))
+                .param("id", person.id().toString())
+                .param("shop", shop.toString())
+                .update();
+        endSessions(person);
+    }
+
+    /** The person's readings stay; the person signs in no more and is signed out everywhere. */
+    public void deactivate(UUID shop, Person person) {
+        jdbc.sql("update person set active = false where id = :id and shop_id = :shop")
+                .param("id", person.id().toString())
+                .param("shop", shop.toString())
+                .update();
+        endSessions(person);
+    }
+
+    private void endSessions(Person person) {
+        sessions.findByPrincipalName(person.signInName()).keySet().forEach(sessions::deleteById);
+    }
+
+    public boolean nameTaken(String signInName) {
+        return jdbc.sql("select count(*) from person where sign_in_name = :name")
+                        .param("name", signInName)
+                        .query(Integer.class)
+                        .single()
+                > 0;
     }
 
     public boolean passwordIs(String signInName, String password) {

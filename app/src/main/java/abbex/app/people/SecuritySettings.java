@@ -17,7 +17,11 @@ import org.springframework.security.web.AuthenticationEntryPoint;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.access.AccessDeniedHandler;
 import org.springframework.security.web.access.AccessDeniedHandlerImpl;
+import org.springframework.security.web.authentication.AuthenticationFailureHandler;
+import org.springframework.security.web.authentication.AuthenticationSuccessHandler;
 import org.springframework.security.web.authentication.LoginUrlAuthenticationEntryPoint;
+import org.springframework.security.web.authentication.SavedRequestAwareAuthenticationSuccessHandler;
+import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
 
 /** Who may come in, and what a browser may do with our pages. */
 @Configuration
@@ -38,7 +42,7 @@ class SecuritySettings {
     }
 
     @Bean
-    SecurityFilterChain pages(HttpSecurity http) throws Exception {
+    SecurityFilterChain pages(HttpSecurity http, Misses misses, People people, Audit audit) throws Exception {
         AuthenticationEntryPoint toSignIn = new LoginUrlAuthenticationEntryPoint("/sign-in");
         AuthenticationEntryPoint entry = (request, response, why) -> {
             if (fromHtmx(request)) {
@@ -58,9 +62,14 @@ class SecuritySettings {
                                 "/favicon.svg",
                                 "/error")
                         .permitAll()
+                        .requestMatchers("/people/**", "/audit")
+                        .hasRole("LEAD")
                         .anyRequest()
                         .authenticated())
-                .formLogin(f -> f.loginPage("/sign-in").defaultSuccessUrl("/"))
+                .addFilterBefore(new Misses.Lock(misses), UsernamePasswordAuthenticationFilter.class)
+                .formLogin(f -> f.loginPage("/sign-in")
+                        .successHandler(cameIn(misses, people, audit))
+                        .failureHandler(missed(misses)))
                 .logout(l -> l.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"))
                 .exceptionHandling(e -> e.authenticationEntryPoint(entry).accessDeniedHandler(denied(entry)))
                 .headers(h -> h.contentSecurityPolicy(c -> c.policyDirectives(CONTENT))
@@ -68,6 +77,25 @@ class SecuritySettings {
                                 org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter
                                         .ReferrerPolicy.SAME_ORIGIN)))
                 .build();
+    }
+
+    private static AuthenticationSuccessHandler cameIn(Misses misses, People people, Audit audit) {
+        AuthenticationSuccessHandler onward = new SavedRequestAwareAuthenticationSuccessHandler();
+        return (request, response, who) -> {
+            misses.forget(who.getName(), request.getRemoteAddr());
+            if (who.getPrincipal() instanceof SignedIn signedIn) {
+                people.byId(signedIn.id()).ifPresent(person -> audit.add(person, Audit.What.SIGNED_IN, ""));
+            }
+            onward.onAuthenticationSuccess(request, response, who);
+        };
+    }
+
+    private static AuthenticationFailureHandler missed(Misses misses) {
+        return (request, response, why) -> {
+            String name = request.getParameter("username");
+            misses.missed(name == null ? "" : name, request.getRemoteAddr());
+            response.sendRedirect(request.getContextPath() + "/sign-in?error");
+        };
     }
 
     /** A session that ended between two acts has no token either: that person signs in again and goes on. */

@@ -21,13 +21,15 @@ class AxeTest {
         List<String> found = new ArrayList<>();
         try (Screen screen = Screen.of(width, height, dim)) {
             look(screen, "/sign-in", found);
-            screen.signIn("orla");
+            screen.signIn("tamsin");
             String half = Jobs.id("KT 4-207");
             String whole = Jobs.id("GN 2-118");
             for (String path : List.of(
                     "/",
                     "/arrive",
                     "/account",
+                    "/people",
+                    "/audit",
                     "/about",
                     "/no-such-page",
                     "/jobs/" + half + "/arrive",
