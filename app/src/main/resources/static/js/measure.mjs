@@ -79,6 +79,12 @@ export function walk() {
   }
   const chip = () => document.getElementById('chip-' + document.getElementById('chips').dataset.next) || document.querySelector('.chips [aria-current]');
 
+  // News of others never takes a text that is being typed.
+  document.body.addEventListener('htmx:oobBeforeSwap', (e) => {
+    const mine = e.detail.target?.querySelector?.('.reading.dirty');
+    if (mine && e.detail.target.matches('.arch') && mine.form.dataset.sent !== mine.value) e.detail.shouldSwap = false;
+  });
+
   let held = null;
   document.body.addEventListener('htmx:beforeSwap', () => { held = document.activeElement?.id || null; });
   document.body.addEventListener('htmx:oobAfterSwap', () => {
@@ -87,6 +93,7 @@ export function walk() {
   document.body.addEventListener('htmx:afterRequest', (e) => {
     // The form itself may have been replaced by the answer; the request still knows it.
     const form = e.detail.requestConfig?.elt;
+    if (form?.id === 'news') return;
     const c = form?.elements?.corner?.value;
     if (!c) return;
     const status = e.detail.xhr.status;

@@ -67,6 +67,25 @@ class MeasureController {
         return page(me, opened, chosen(opened, method), null, Map.of(), htmx == null ? "measure" : "measure :: work");
     }
 
+    /** What others wrote since the stamp: nothing (204), or every arch and the margin anew. */
+    @GetMapping("/jobs/{id}/sheets/{sheetId}/news")
+    ModelAndView news(
+            @Me Person me,
+            @PathVariable UUID id,
+            @PathVariable UUID sheetId,
+            @RequestParam(defaultValue = "HF") String method,
+            @RequestParam(defaultValue = "0") long stamp) {
+        Opened opened = open(me, id, sheetId);
+        if (sheets.stamp(me.shop(), id) == stamp) {
+            ModelAndView nothing = new ModelAndView("measure :: nothing");
+            nothing.setStatus(HttpStatus.NO_CONTENT);
+            return nothing;
+        }
+        ModelAndView page = page(me, opened, method(method), null, Map.of(), "measure :: taken");
+        page.addObject("corner", "all");
+        return page;
+    }
+
     @PostMapping("/jobs/{id}/set-down")
     String setDown(@Me Person me, @PathVariable UUID id) {
         jobs.find(me.shop(), id).orElseThrow(NotHere::new);
@@ -194,6 +213,7 @@ class MeasureController {
         Reader reader = Reader.of(me);
         DropSheet drops = o.all().compare(o.job());
         ModelAndView page = new ModelAndView(view);
+        page.addObject("stamp", sheets.stamp(me.shop(), o.job().id()));
         Walk walk = Walk.of(o.job(), o.all(), o.sheet(), method, me.id(), drops, reader, words, refusal);
         page.addObject("walk", walk);
         page.addObject("says", words.findings(drops.findings(), reader));

@@ -64,6 +64,15 @@ public class Sheets {
              where e.shop_id = :shop and s.job_id in (:jobs) order by e.id
             """;
 
+    /** Rows are only ever added, so their number tells whether anything is new. */
+    private static final String STAMP = """
+            select (select count(*) from reading r join sheet s on s.id = r.sheet_id
+                     where s.shop_id = :shop and s.job_id = :job)
+                 + (select count(*) from state_entry e join sheet s on s.id = e.sheet_id
+                     where s.shop_id = :shop and s.job_id = :job)
+                 + (select count(*) from sheet s where s.shop_id = :shop and s.job_id = :job)
+            """;
+
     private static final String BY_CLIENT = READING_COLUMNS + " where r.shop_id = :shop and r.client_id = :client";
 
     private static final String LOCK = "select id from sheet where id = :sheet and shop_id = :shop for update";
@@ -140,6 +149,15 @@ public class Sheets {
         return jdbc.sql(sql)
                 .param("shop", shop.toString())
                 .param("jobs", jobs.stream().map(UUID::toString).toList());
+    }
+
+    /** Grows with everything that is written on a job's sheets. */
+    long stamp(UUID shop, UUID job) {
+        return jdbc.sql(STAMP)
+                .param("shop", shop.toString())
+                .param("job", job.toString())
+                .query(Long.class)
+                .single();
     }
 
     public Progress progress(UUID shop, Job job, Reader reader) {
