@@ -36,9 +36,13 @@ class ArchitectureTest {
             .definedBy("abbex.app.handover")
             .layer("board")
             .definedBy("abbex.app.board")
+            .layer("api")
+            .definedBy("abbex.app.api")
             .layer("demo")
             .definedBy("abbex.app.demo")
             .whereLayer("demo")
+            .mayNotBeAccessedByAnyLayer()
+            .whereLayer("api")
             .mayNotBeAccessedByAnyLayer()
             .whereLayer("board")
             .mayNotBeAccessedByAnyLayer()
@@ -53,9 +57,9 @@ class ArchitectureTest {
             .whereLayer("drawing")
             .mayOnlyBeAccessedByLayers("measure", "handover", "board")
             .whereLayer("page")
-            .mayOnlyBeAccessedByLayers("account", "arrive", "measure", "handover", "board", "demo")
+            .mayOnlyBeAccessedByLayers("account", "arrive", "measure", "handover", "board", "demo", "api")
             .whereLayer("people")
-            .mayOnlyBeAccessedByLayers("page", "account", "arrive", "measure", "handover", "board", "demo");
+            .mayOnlyBeAccessedByLayers("page", "account", "arrive", "measure", "handover", "board", "demo", "api");
 
     @ArchTest
     static final ArchRule noCycles =

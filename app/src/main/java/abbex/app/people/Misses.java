@@ -15,7 +15,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
 
 /** Five misses lock a name at an address for a quarter of an hour, whether the name exists or not. */
 @Service
-class Misses {
+public class Misses {
     static final int ALLOWED = 5;
     static final Duration LOCKED = Duration.ofMinutes(15);
 
@@ -27,7 +27,7 @@ class Misses {
         this.clock = clock;
     }
 
-    boolean locked(String name, String address) {
+    public boolean locked(String name, String address) {
         return jdbc.sql("select count(*) from sign_in_miss where name = :name and address = :address and at > :since")
                         .param("name", key(name))
                         .param("address", address)
@@ -37,7 +37,7 @@ class Misses {
                 >= ALLOWED;
     }
 
-    void missed(String name, String address) {
+    public void missed(String name, String address) {
         Instant now = clock.instant();
         jdbc.sql("delete from sign_in_miss where at < :old")
                 .param("old", Times.column(now.minus(LOCKED)))

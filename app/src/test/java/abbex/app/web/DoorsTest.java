@@ -27,7 +27,8 @@ class DoorsTest {
     private static List<Door> doors() {
         List<Door> doors = new ArrayList<>();
         Shop.bean(RequestMappingHandlerMapping.class).getHandlerMethods().forEach((mapping, method) -> {
-            if (method.getBeanType().getPackageName().startsWith("abbex")) {
+            boolean page = !method.getBeanType().getPackageName().endsWith(".api");
+            if (method.getBeanType().getPackageName().startsWith("abbex") && page) {
                 Set<RequestMethod> how = mapping.getMethodsCondition().getMethods();
                 mapping.getPatternValues().forEach(path -> how.forEach(h -> doors.add(new Door(h, path))));
             }

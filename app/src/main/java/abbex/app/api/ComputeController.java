@@ -1,0 +1,94 @@
+package abbex.app.api;
+
+import abbex.app.page.Words;
+import abbex.core.heights.DropSheet;
+import abbex.core.heights.Limits;
+import jakarta.servlet.http.HttpServletRequest;
+import java.io.IOException;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.core.JacksonException;
+import tools.jackson.core.StreamReadConstraints;
+import tools.jackson.core.StreamReadFeature;
+import tools.jackson.core.json.JsonFactory;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Computation for other programs: nothing is stored, the same core calls as the pages. */
+@RestController
+class ComputeController {
+    private static final int MOST_BYTES = 1_000_000;
+    private static final int DEEPEST = 100;
+
+    private final JsonMapper json = JsonMapper.builder(JsonFactory.builder()
+                    .streamReadConstraints(StreamReadConstraints.builder()
+                            .maxNestingDepth(DEEPEST)
+                            .build())
+                    .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
+                    .build())
+            .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
+            .build();
+    private final Words words;
+
+    ComputeController(Words words) {
+        this.words = words;
+    }
+
+    @RequestMapping("/api/v1/compute/drop")
+    ResponseEntity<String> drop(HttpServletRequest request) throws IOException {
+        DropRequest asked = DropRequest.of(body(request), words);
+        DropSheet sheet =
+                DropSheet.compare(asked.vehicle(), asked.before(), asked.after(), asked.advertised(), Limits.USUAL);
+        return ResponseEntity.ok()
+                .contentType(MediaType.APPLICATION_JSON)
+                .body(json.writeValueAsString(DropAnswer.of(sheet, asked.reader(), words)));
+    }
+
+    @RequestMapping("/api/**")
+    void nothingElse() {
+        throw ApiProblem.of(404, "There is nothing here", "POST /api/v1/compute/drop would be right.");
+    }
+
+    private JsonNode body(HttpServletRequest request) throws IOException {
+        if (!request.getMethod().equals("POST")) {
+            throw ApiProblem.of(
+                    405, "Another method is needed", "Read " + request.getMethod() + "; POST would be right.");
+        }
+        String type = String.valueOf(request.getContentType());
+        if (!type.toLowerCase(java.util.Locale.ROOT).startsWith("application/json")) {
+            throw ApiProblem.of(
+                    415, "Another media type is needed", "Read " + type + "; application/json would be right.");
+        }
+        byte[] bytes = request.getInputStream().readNBytes(MOST_BYTES + 1);
+        if (bytes.length > MOST_BYTES) {
+            throw ApiProblem.of(413, "The body is too large", "At most " + MOST_BYTES + " bytes are taken.");
+        }
+        try {
+            JsonNode node = json.readTree(bytes);
+            if (node == null || node.isMissingNode()) {
+                throw ApiProblem.of(400, "The body is empty", "A JSON object is needed.");
+            }
+            return node;
+        } catch (JacksonException unreadable) {
+            throw ApiProblem.of(
+                    400,
+                    "The body is no JSON that is taken here",
+                    "It must be one JSON object, no field twice, nested at most " + DEEPEST + " deep: "
+                            + unreadable.getOriginalMessage());
+        }
+    }
+
+    @ExceptionHandler
+    ResponseEntity<String> problem(ApiProblem problem) {
+        ResponseEntity.BodyBuilder answer =
+                ResponseEntity.status(problem.status()).contentType(MediaType.APPLICATION_PROBLEM_JSON);
+        if (problem.status() == 405) {
+            answer = answer.header("Allow", "POST");
+        }
+        return answer.body(json.writeValueAsString(problem.body()));
+    }
+}

@@ -1,0 +1,113 @@
+package abbex.app.api;
+
+import abbex.app.page.Reader;
+import abbex.app.page.Words;
+import abbex.core.figure.Figure;
+import abbex.core.heights.BeforeAfter;
+import abbex.core.heights.CornerDrop;
+import abbex.core.heights.DropSheet;
+import abbex.core.units.Angle;
+import abbex.core.units.Estimate;
+import abbex.core.units.TapeText;
+import abbex.core.vehicle.Corner;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+
+/** The drop sheet as the published interface answers it: exact nanometres, a text, an uncertainty with its factor. */
+final class DropAnswer {
+    private final Reader reader;
+
+    private DropAnswer(Reader reader) {
+        this.reader = reader;
+    }
+
+    static Map<String, Object> of(DropSheet sheet, Reader reader, Words words) {
+        DropAnswer make = new DropAnswer(reader);
+        Map<String, Object> answer = new LinkedHashMap<>();
+        Map<String, Object> corners = new LinkedHashMap<>();
+        for (Corner corner : Corner.WALK) {
+            CornerDrop drop = sheet.corners().get(corner);
+            if (!drop.byMethod().isEmpty()) {
+                corners.put(corner.name(), make.corner(drop));
+            }
+        }
+        answer.put("corners", corners);
+        Map<String, Object> ends = new LinkedHashMap<>();
+        sheet.ends().forEach((end, drop) -> {
+            Map<String, Object> one = new LinkedHashMap<>();
+            drop.drop().ifPresent(f -> one.put("drop", make.length(f.value())));
+            Map<String, Object> sides = new LinkedHashMap<>();
+            drop.leftRight().forEach((method, both) -> sides.put(method.name(), make.both(both)));
+            one.put("leftRight", Map.of("byMethod", sides));
+            ends.put(end.code(), one);
+        });
+        answer.put("ends", ends);
+        Map<String, Object> diagonals = new LinkedHashMap<>();
+        sheet.diagonals().forEach((method, both) -> diagonals.put(method.name(), make.both(both)));
+        answer.put("diagonal", Map.of("byMethod", diagonals));
+        Map<String, Object> rake = new LinkedHashMap<>();
+        make.rake(rake, "before", sheet.rake().height().before(), sheet.rake().before());
+        make.rake(rake, "after", sheet.rake().height().after(), sheet.rake().after());
+        answer.put("rake", rake);
+        List<Map<String, Object>> findings = new ArrayList<>();
+        sheet.findings().forEach(finding -> {
+            Words.Said said = words.finding(finding, reader);
+            Map<String, Object> one = new LinkedHashMap<>();
+            one.put("code", finding.code().name());
+            one.put("severity", finding.severity().name().toLowerCase(Locale.ROOT));
+            one.put("place", finding.place().code());
+            one.put("text", said.title() + ". " + said.text());
+            findings.add(one);
+        });
+        answer.put("findings", findings);
+        return answer;
+    }
+
+    private Map<String, Object> corner(CornerDrop drop) {
+        Map<String, Object> one = new LinkedHashMap<>();
+        drop.best().ifPresent(f -> one.put("drop", length(f.value())));
+        drop.bestMethod().ifPresent(m -> one.put("method", m.name()));
+        Map<String, Object> byMethod = new LinkedHashMap<>();
+        drop.byMethod().forEach((method, f) -> byMethod.put(method.name(), length(f.value())));
+        one.put("byMethod", byMethod);
+        return one;
+    }
+
+    private Map<String, Object> both(BeforeAfter both) {
+        Map<String, Object> one = new LinkedHashMap<>();
+        both.before().ifPresent(f -> one.put("before", length(f.value())));
+        both.after().ifPresent(f -> one.put("after", length(f.value())));
+        both.change().ifPresent(f -> one.put("change", length(f.value())));
+        return one;
+    }
+
+    private void rake(
+            Map<String, Object> rake, String when, Optional<Figure<Estimate>> height, Optional<Figure<Angle>> angle) {
+        height.ifPresent(f -> {
+            Map<String, Object> one = length(f.value());
+            angle.ifPresent(a -> one.put("degrees", a.value().degrees()));
+            rake.put(when, one);
+        });
+    }
+
+    private Map<String, Object> length(Estimate estimate) {
+        Map<String, Object> one = new LinkedHashMap<>();
+        one.put("nanometres", estimate.value().nm());
+        one.put(
+                "text",
+                TapeText.result(estimate.value(), reader.shown()).text() + " "
+                        + reader.unit().symbol());
+        one.put(
+                "uncertainty",
+                Map.of(
+                        "nanometres",
+                        estimate.expanded().nm(),
+                        "coverageFactor",
+                        estimate.uncertainty().coverageFactor(0.95)));
+        return one;
+    }
+}
