@@ -22,6 +22,7 @@ import org.springframework.security.web.authentication.AuthenticationSuccessHand
 import org.springframework.security.web.authentication.LoginUrlAuthenticationEntryPoint;
 import org.springframework.security.web.authentication.SavedRequestAwareAuthenticationSuccessHandler;
 import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
+import org.springframework.security.web.savedrequest.HttpSessionRequestCache;
 
 /** Who may come in, and what a browser may do with our pages. */
 @Configuration
@@ -51,7 +52,11 @@ class SecuritySettings {
                 toSignIn.commence(request, response, why);
             }
         };
-        return http.authorizeHttpRequests(a -> a.requestMatchers(
+        // Only pages are gone back to after signing in: the answer to a fragment's request is no page.
+        HttpSessionRequestCache pagesOnly = new HttpSessionRequestCache();
+        pagesOnly.setRequestMatcher(request -> request.getMethod().equals("GET") && !fromHtmx(request));
+        return http.requestCache(c -> c.requestCache(pagesOnly))
+                .authorizeHttpRequests(a -> a.requestMatchers(
                                 "/sign-in",
                                 "/app.css",
                                 "/js/**",

@@ -67,6 +67,11 @@ public final class Visitor {
         return send(posting(path, form));
     }
 
+    /** As htmx asks for a part of a page. */
+    public HttpResponse<String> fragment(String path) {
+        return send(HttpRequest.newBuilder(URI.create(address + path)).header("HX-Request", "true"));
+    }
+
     public HttpResponse<String> htmx(String path, String... form) {
         return send(posting(path, form).header("HX-Request", "true"));
     }

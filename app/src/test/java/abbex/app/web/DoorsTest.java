@@ -134,6 +134,20 @@ class DoorsTest {
     }
 
     @Test
+    void after_signing_in_one_stands_on_the_page_not_on_its_fragment() {
+        Visitor visitor = Visitor.stranger();
+        String job = Jobs.id("OS 1-442");
+        String page = "/jobs/" + job + "/sheets/" + Jobs.sheet(job);
+        visitor.get(page);
+        assertEquals(401, visitor.fragment(page + "/news?method=HF&stamp=0").statusCode());
+        visitor.get("/sign-in");
+        HttpResponse<String> in = visitor.post("/sign-in", "username", "orla", "password", Shop.password());
+        assertTrue(
+                in.headers().firstValue("Location").orElse("").contains(page + "?continue"),
+                in.headers().toString());
+    }
+
+    @Test
     void a_post_without_its_token_is_refused() {
         Visitor orla = Visitor.signedIn("orla");
         assertEquals(
