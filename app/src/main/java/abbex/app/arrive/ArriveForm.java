@@ -20,6 +20,14 @@ public class ArriveForm {
     /** Wheelbases and tracks: up to 40 ft, no road vehicle's is more (ours, against slips of the unit). */
     private static final Length LONGEST = Length.ofInches(480, 0, 1);
 
+    /** No kit lowers more than this (ours): a bare 30 on an inch person's form is 30 mm from the box. */
+    private static final Length LARGEST_DROP = Length.ofInches(12, 0, 1);
+
+    /** Nothing between axles, wheels or frame points is less, and no tyre is smaller (ours, against slips of the unit). */
+    private static final Length SHORTEST_BASE = Length.ofMm(500);
+
+    private static final Length SMALLEST_TYRE = Length.ofMm(300);
+
     /** A text that could not be taken: the field, and either a refused length or the key of a sentence. */
     public record Problem(TapeParse.Refused refused, String key) {
         static Problem of(TapeParse.Refused refused) {
@@ -97,8 +105,11 @@ public class ArriveForm {
         limit("tyreRear", 40);
         Map<VehicleFacts.Measure, VehicleFacts.Measured> measures = new EnumMap<>(VehicleFacts.Measure.class);
         for (VehicleFacts.Measure measure : VehicleFacts.Measure.values()) {
-            TapeReading reading = length(measure.name(), TapeText.Allowed.POSITIVE);
-            if (reading != null) {
+            TapeReading reading = length(measure.name(), TapeText.Allowed.POSITIVE, LONGEST);
+            boolean tyre = measure == VehicleFacts.Measure.TYRE_FRONT || measure == VehicleFacts.Measure.TYRE_REAR;
+            if (reading != null && reading.value().compareTo(tyre ? SMALLEST_TYRE : SHORTEST_BASE) < 0) {
+                problems.put(measure.name(), Problem.key("problem.short"));
+            } else if (reading != null) {
                 measures.put(measure, new VehicleFacts.Measured(withUnit(reading), reading.value()));
             }
         }
@@ -146,8 +157,8 @@ public class ArriveForm {
     private Map<End, Job.Promise> promises() {
         Map<End, Job.Promise> promises = new EnumMap<>(End.class);
         for (End end : End.values()) {
-            TapeReading least = length("promise" + end, TapeText.Allowed.ANY);
-            TapeReading most = length("promiseTo" + end, TapeText.Allowed.ANY);
+            TapeReading least = length("promise" + end, TapeText.Allowed.ANY, LARGEST_DROP);
+            TapeReading most = length("promiseTo" + end, TapeText.Allowed.ANY, LARGEST_DROP);
             if (least == null && most != null) {
                 problems.putIfAbsent("promise" + end, Problem.key("problem.promise.first"));
             } else if (least != null) {
@@ -179,12 +190,12 @@ public class ArriveForm {
         problems.put(field, Problem.key(key));
     }
 
-    private TapeReading length(String field, TapeText.Allowed allowed) {
+    private TapeReading length(String field, TapeText.Allowed allowed, Length largest) {
         if (text(field).isEmpty()) {
             return null;
         }
         Graduation tape = person.likes().tape();
-        TapeParse parse = TapeText.parse(text(field), person.likes().unit(), tape, allowed, LONGEST);
+        TapeParse parse = TapeText.parse(text(field), person.likes().unit(), tape, allowed, largest);
         if (parse instanceof TapeParse.Refused refused) {
             problems.put(field, Problem.of(refused));
             return null;

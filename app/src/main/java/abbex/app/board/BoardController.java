@@ -59,6 +59,7 @@ class BoardController {
      * @param rearX where the rear wheel stands, in millimetres behind the front one
      * @param wheel how much larger than the drawn wheel its wheels are
      * @param mark of the worst finding; empty for none
+     * @param to the station where the next act is done
      */
     record Standing(
             UUID id,
@@ -77,7 +78,8 @@ class BoardController {
             String place,
             String bay,
             String due,
-            boolean late) {
+            boolean late,
+            String to) {
 
         /** What the margin says of it: the return that is overdue, else the worst finding. */
         public String headline() {
@@ -154,7 +156,8 @@ class BoardController {
                 job.where().place().name(),
                 job.where().bay(),
                 due == null ? "" : due.toString(),
-                late);
+                late,
+                out || progress.complete() && !progress.mark().equals("look") ? "sheet" : "measure");
     }
 
     /** The wheelbase that the outline was drawn with, in millimetres. */

@@ -69,6 +69,8 @@ class ArriveTest {
                     WHEELBASE    | -100 | below nought
                     promiseFRONT | 1 17/16 | a whole inch or more
                     promiseToREAR | 1 | The first number of the range is missing
+                    promiseFRONT | 30 | Take 30 mm
+                    WHEELBASE    | 104 mm | too short to be true
                     kind         | SPACESHIP | none of the choices
                     tyreFront    | 12345678901234567890123456789012345678901 | At most 40 characters
                     """)

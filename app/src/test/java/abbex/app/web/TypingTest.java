@@ -60,7 +60,7 @@ class TypingTest {
                     1e3 | exponent | ''
                     -26 | below nought | 26
                     0 | more than nought | ''
-                    400 in | nothing on a vehicle | ''
+                    400 in | which nothing here is | ''
                     <script>alert(1)</script> | no reading | ''
                     👍 26 | no reading | ''
                     """)
