@@ -38,6 +38,12 @@ record Comparison(
     }
 
     static List<Corner> corners(Predicate<Corner> which) {
-        return Corner.WALK.stream().filter(which).toList();
+        List<Corner> found = new ArrayList<>(4);
+        for (Corner corner : Corner.WALK) {
+            if (which.test(corner)) {
+                found.add(corner);
+            }
+        }
+        return List.copyOf(found);
     }
 }

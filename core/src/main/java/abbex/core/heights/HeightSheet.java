@@ -12,10 +12,18 @@ import org.jspecify.annotations.Nullable;
 public final class HeightSheet {
     private final SheetState state;
     private final @Nullable Height[] heights;
+    private final List<Height> all;
 
     private HeightSheet(SheetState state, @Nullable Height[] heights) {
         this.state = state;
         this.heights = heights;
+        List<Height> present = new ArrayList<>(heights.length);
+        for (Height height : heights) {
+            if (height != null) {
+                present.add(height);
+            }
+        }
+        this.all = List.copyOf(present);
     }
 
     /** Several readings of one spot are repeats by different people: their mean is the height. */
@@ -57,38 +65,42 @@ public final class HeightSheet {
     }
 
     public boolean has(Method method) {
-        return Corner.WALK.stream().anyMatch(c -> get(c, method) != null);
+        for (Corner corner : Corner.WALK) {
+            if (get(corner, method) != null) {
+                return true;
+            }
+        }
+        return false;
     }
 
     public boolean complete(Method method) {
-        return Corner.WALK.stream().allMatch(c -> get(c, method) != null);
-    }
-
-    public boolean isEmpty() {
-        for (Height height : heights) {
-            if (height != null) {
+        for (Corner corner : Corner.WALK) {
+            if (get(corner, method) == null) {
                 return false;
             }
         }
         return true;
     }
 
+    public boolean isEmpty() {
+        return all.isEmpty();
+    }
+
     /** All heights, method by method in walking order. */
     public List<Height> all() {
-        List<Height> all = new ArrayList<>(heights.length);
-        for (Height height : heights) {
-            if (height != null) {
-                all.add(height);
-            }
-        }
         return all;
     }
 
     /** When the first reading that still stands was taken. */
     public Optional<Instant> firstTaken() {
-        return all().stream()
-                .flatMap(h -> h.readings().stream())
-                .map(Reading::takenAt)
-                .min(Instant::compareTo);
+        Instant first = null;
+        for (Height height : all) {
+            for (Reading reading : height.readings()) {
+                if (first == null || reading.takenAt().isBefore(first)) {
+                    first = reading.takenAt();
+                }
+            }
+        }
+        return Optional.ofNullable(first);
     }
 }

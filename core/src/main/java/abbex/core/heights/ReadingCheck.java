@@ -18,11 +18,16 @@ import abbex.core.vehicle.VehicleKind;
 import abbex.core.vehicle.Whole;
 import java.math.BigDecimal;
 import java.time.Instant;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
 /** Each reading by itself and beside its partner: column, unit, repeats, what is missing, what was changed late. */
 final class ReadingCheck {
+    private static final Comparator<Reading> BY_SPOT = Comparator.comparing(
+                    (Reading r) -> r.spot().code())
+            .thenComparing(r -> r.tape().raw());
+
     private ReadingCheck() {}
 
     static void run(Comparison c) {
@@ -111,19 +116,25 @@ final class ReadingCheck {
     }
 
     private static void finer(Comparison c) {
-        java.util.stream.Stream.of(c.before(), c.after())
-                .flatMap(sheet -> sheet.all().stream())
-                .flatMap(height -> height.readings().stream())
-                .filter(reading -> reading.tape().finerThanTape())
-                .min(java.util.Comparator.comparing((Reading r) -> r.spot().code())
-                        .thenComparing(r -> r.tape().raw()))
-                .ifPresent(r -> c.say(
-                        FINER_THAN_TAPE,
-                        Severity.NOTE,
-                        r.spot(),
-                        r.spot(),
-                        r.tape().raw(),
-                        r.tape().graduation()));
+        Reading first = null;
+        for (HeightSheet sheet : List.of(c.before(), c.after())) {
+            for (Height height : sheet.all()) {
+                for (Reading r : height.readings()) {
+                    if (r.tape().finerThanTape() && (first == null || BY_SPOT.compare(r, first) < 0)) {
+                        first = r;
+                    }
+                }
+            }
+        }
+        if (first != null) {
+            c.say(
+                    FINER_THAN_TAPE,
+                    Severity.NOTE,
+                    first.spot(),
+                    first.spot(),
+                    first.tape().raw(),
+                    first.tape().graduation());
+        }
     }
 
     private static void missing(Comparison c) {
@@ -143,15 +154,18 @@ final class ReadingCheck {
 
     private static void correctedLate(Comparison c) {
         Instant start = c.after().firstTaken().orElseThrow();
-        c.before().all().stream()
-                .flatMap(height -> height.readings().stream())
-                .filter(reading -> reading.correction() && reading.takenAt().isAfter(start))
-                .forEach(reading -> c.say(
-                        BEFORE_CORRECTED_LATER,
-                        Severity.NOTE,
-                        reading.spot(),
-                        reading.spot(),
-                        reading.value(),
-                        reading.who()));
+        for (Height height : c.before().all()) {
+            for (Reading reading : height.readings()) {
+                if (reading.correction() && reading.takenAt().isAfter(start)) {
+                    c.say(
+                            BEFORE_CORRECTED_LATER,
+                            Severity.NOTE,
+                            reading.spot(),
+                            reading.spot(),
+                            reading.value(),
+                            reading.who());
+                }
+            }
+        }
     }
 }

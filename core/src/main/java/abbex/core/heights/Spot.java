@@ -7,12 +7,14 @@ import abbex.core.vehicle.Corner;
 public record Spot(Corner corner, Method method) implements Place {
     static final int COUNT = Corner.values().length * Method.values().length;
     private static final Spot[] ALL = new Spot[COUNT];
+    private static final String[] CODES = new String[COUNT];
 
     static {
         for (Corner corner : Corner.values()) {
             for (Method method : Method.values()) {
                 Spot spot = new Spot(corner, method);
                 ALL[spot.index()] = spot;
+                CODES[spot.index()] = corner.name() + "." + method.name();
             }
         }
     }
@@ -31,6 +33,6 @@ public record Spot(Corner corner, Method method) implements Place {
 
     @Override
     public String code() {
-        return corner.name() + "." + method.name();
+        return CODES[index()];
     }
 }
