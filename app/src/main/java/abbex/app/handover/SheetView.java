@@ -42,7 +42,6 @@ public record SheetView(
         List<Pair> rake,
         List<Pair> gaps,
         List<Words.Said> says,
-        String unit,
         boolean complete) {
 
     /** A sheet's stage, time and state. */
@@ -81,7 +80,6 @@ public record SheetView(
                 make.rake(),
                 make.gaps(),
                 words.findings(drops.findings(), reader),
-                words.say("unit." + reader.unit()),
                 drops.corners().values().stream().anyMatch(c -> !c.byMethod().isEmpty()));
     }
 
