@@ -27,6 +27,15 @@ body.addEventListener('htmx:responseError', (e) => {
 });
 body.addEventListener('htmx:afterRequest', (e) => { if (e.detail.successful && e.detail.requestConfig.verb !== 'get') document.getElementById('notice').hidden = true; });
 
+/** A fresh id for what is sent; without HTTPS the browser's own maker of them is missing. */
+export function freshId() {
+  if (crypto.randomUUID) return crypto.randomUUID();
+  const b = crypto.getRandomValues(new Uint8Array(16));
+  b[6] = (b[6] & 0x0f) | 0x40; b[8] = (b[8] & 0x3f) | 0x80;
+  return [...b].map((x, i) => ([4, 6, 8, 10].includes(i) ? '-' : '') + x.toString(16).padStart(2, '0')).join('');
+}
+if (!isSecureContext) notice('This page did not come by HTTPS: others on the network can read what is sent, and without the network nothing here works. ./abbex start --listen prints the right address.');
+
 /** Texts kept on the device until the server has them; each belongs to the person who typed it. */
 export const drafts = {
   key: (name) => `abbex:${person}:${name}`,
@@ -66,6 +75,18 @@ document.addEventListener('click', (e) => {
   field.dispatchEvent(new Event('input', { bubbles: true }));
   field.focus();
 });
+
+// The pad for a PIN: a tap on initials or a digit leads on; a keyboard types into the field as ever.
+const pin = document.querySelector('.hands #pin');
+if (pin) {
+  pin.form.addEventListener('change', (e) => { if (e.target.name === 'to') pin.focus(); });
+  pin.form.addEventListener('click', (e) => {
+    const digit = e.target.closest('[data-digit]')?.dataset.digit;
+    if (!digit) return;
+    pin.value = digit === 'back' ? pin.value.slice(0, -1) : (pin.value + digit).slice(0, 8);
+    pin.focus();
+  });
+}
 
 function dim() {
   const root = document.documentElement;

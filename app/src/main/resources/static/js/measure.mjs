@@ -1,5 +1,5 @@
 // The walk: type, Enter, next arch. A text is kept on the device until the server has taken it.
-import { act, drafts, notice } from './app.mjs';
+import { act, drafts, freshId, notice } from './app.mjs';
 
 const inputs = () => [...document.querySelectorAll('.spot .reading')];
 /** Nobody has read here yet. */
@@ -25,7 +25,7 @@ export function walk() {
   area.addEventListener('input', (e) => {
     if (!e.target.matches('.reading')) return;
     const form = e.target.form;
-    if (form.dataset.sent !== undefined && form.dataset.sent !== e.target.value) { form.elements.client.value = crypto.randomUUID(); delete form.dataset.sent; }
+    if (form.dataset.sent !== undefined && form.dataset.sent !== e.target.value) { form.elements.client.value = freshId(); delete form.dataset.sent; }
     drafts.put(name(corner(e.target)), { raw: e.target.value, client: form.elements.client.value });
     dirty(e.target);
   });

@@ -6,6 +6,7 @@ import abbex.app.page.Words;
 import abbex.app.people.Audit;
 import abbex.app.people.People;
 import abbex.app.people.Person;
+import abbex.app.people.Pins;
 import abbex.core.units.Graduation;
 import java.nio.charset.StandardCharsets;
 import java.time.DateTimeException;
@@ -22,14 +23,16 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 
-/** One's own account: unit, tape, zone, theme, keys, password. */
+/** One's own account: unit, tape, zone, theme, keys, password, PIN. */
 @Controller
 class AccountController {
     private final People people;
+    private final Pins pins;
     private final Words words;
     private final Audit audit;
 
-    AccountController(People people, Words words, Audit audit) {
+    AccountController(People people, Pins pins, Words words, Audit audit) {
+        this.pins = pins;
         this.audit = audit;
         this.people = people;
         this.words = words;
@@ -43,6 +46,7 @@ class AccountController {
         model.addAttribute("zone", likes.zone().getId());
         model.addAttribute("theme", likes.theme());
         model.addAttribute("keys", likes.singleKeys());
+        model.addAttribute("hasPin", pins.has(me.id()));
         model.addAttribute("problems", Map.of());
         return "account";
     }
@@ -72,6 +76,7 @@ class AccountController {
             people.setLikes(me.id(), new Person.Likes(People.unit(unit), marks.orElseThrow(), where, shown, keys));
             return new ModelAndView("redirect:/account?kept");
         }
+        account(me, model);
         model.addAttribute("unit", unit);
         model.addAttribute("tape", tape);
         model.addAttribute("zone", zone);
@@ -113,6 +118,28 @@ class AccountController {
             people.setPassword(me.id(), fresh);
             audit.add(me, Audit.What.PASSWORD_CHANGED, "");
             return new ModelAndView("redirect:/account?changed");
+        }
+        account(me, model);
+        return unfit(model, problems);
+    }
+
+    @PostMapping("/account/pin")
+    ModelAndView pin(
+            @Me Person me,
+            @RequestParam(defaultValue = "") String present,
+            @RequestParam(defaultValue = "") String pin,
+            Model model) {
+        Map<String, String> problems = new LinkedHashMap<>();
+        if (!people.passwordIs(me.signInName(), present)) {
+            problems.put("pin-present", words.say("problem.password.wrong"));
+        }
+        if (!Pins.fit(pin)) {
+            problems.put("pin", words.say("problem.pin.unfit"));
+        }
+        if (problems.isEmpty()) {
+            pins.set(me.id(), pin);
+            audit.add(me, Audit.What.PIN_SET, "");
+            return new ModelAndView("redirect:/account?pin");
         }
         account(me, model);
         return unfit(model, problems);

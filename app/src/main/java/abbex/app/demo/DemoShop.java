@@ -9,6 +9,7 @@ import abbex.app.measure.SheetRow;
 import abbex.app.measure.Sheets;
 import abbex.app.people.People;
 import abbex.app.people.Person;
+import abbex.app.people.Pins;
 import abbex.app.people.Role;
 import abbex.app.store.FirstShop;
 import abbex.app.store.Ids;
@@ -39,13 +40,15 @@ class DemoShop implements FirstShop {
     private static final String SHOWN = "orla";
 
     private final People people;
+    private final Pins pins;
     private final Jobs jobs;
     private final Sheets sheets;
     private final HandOver handOver;
     private final Clock clock;
 
-    DemoShop(People people, Jobs jobs, Sheets sheets, HandOver handOver, Clock clock) {
+    DemoShop(People people, Pins pins, Jobs jobs, Sheets sheets, HandOver handOver, Clock clock) {
         this.people = people;
+        this.pins = pins;
         this.jobs = jobs;
         this.sheets = sheets;
         this.handOver = handOver;
@@ -97,7 +100,10 @@ class DemoShop implements FirstShop {
             String password,
             LengthUnit unit) {
         Person.Likes likes = new Person.Likes(unit, Graduation.usual(unit), ZoneId.systemDefault(), "auto", true);
-        staff.put(name, people.add(shop, name, display, initials, role, password, false, likes));
+        UUID id = people.add(shop, name, display, initials, role, password, false, likes);
+        // The PIN of the whole demo: the digits that its password ends in.
+        pins.set(id, password.substring(password.lastIndexOf('-') + 1));
+        staff.put(name, id);
     }
 
     private void tell(DemoJob story, UUID shop, Map<String, UUID> staff) {

@@ -141,8 +141,7 @@ class MeasureController {
             @Me Person me,
             @PathVariable UUID id,
             @PathVariable UUID sheetId,
-            @RequestParam Map<String, String> parameters,
-            @RequestHeader(name = "HX-Request", required = false) String htmx) {
+            @RequestParam Map<String, String> parameters) {
         Opened opened = open(me, id, sheetId);
         Map<String, String> problems = new LinkedHashMap<>();
         Map<String, String> said = new LinkedHashMap<>();
@@ -161,19 +160,13 @@ class MeasureController {
             }
         }
         sheets.say(me, opened.sheet().row(), said, opened.sheet().state(), clock.instant());
-        if (problems.isEmpty() && htmx == null) {
+        if (problems.isEmpty()) {
             return new ModelAndView("redirect:/jobs/" + id + "/sheets/" + sheetId);
         }
         Opened fresh = open(me, id, sheetId);
-        ModelAndView page = page(
-                me,
-                fresh,
-                chosen(fresh, parameters.get("method")),
-                null,
-                problems,
-                htmx == null ? "measure" : "measure :: state");
+        ModelAndView page = page(me, fresh, chosen(fresh, parameters.get("method")), null, problems, "measure");
         page.addObject("typed", parameters);
-        page.setStatus(problems.isEmpty() ? HttpStatus.OK : HttpStatus.valueOf(422));
+        page.setStatus(HttpStatus.valueOf(422));
         return page;
     }
 

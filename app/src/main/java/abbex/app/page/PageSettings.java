@@ -72,10 +72,26 @@ class PageSettings implements WebMvcConfigurer {
                 if (view != null
                         && view.getViewName() != null
                         && !view.getViewName().startsWith("redirect:")) {
-                    me(request).ifPresent(me -> view.addObject("me", me).addObject("reader", Reader.of(me)));
+                    me(request)
+                            .ifPresent(me -> view.addObject("me", me)
+                                    .addObject("reader", Reader.of(me))
+                                    .addObject("here", here(request))
+                                    .addObject("leads", leads()));
                 }
             }
         });
+    }
+
+    /** Where one comes back to after the device has changed hands. */
+    private static String here(HttpServletRequest request) {
+        String query = request.getQueryString() == null ? "" : "?" + request.getQueryString();
+        return request.getMethod().equals("GET") ? request.getRequestURI() + query : "/";
+    }
+
+    /** Whether a lead's pages are open in this session. */
+    private static boolean leads() {
+        Authentication who = SecurityContextHolder.getContext().getAuthentication();
+        return who != null && who.getPrincipal() instanceof SignedIn signedIn && signedIn.lead();
     }
 
     private Optional<Person> me(HttpServletRequest request) {

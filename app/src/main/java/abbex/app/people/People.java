@@ -127,9 +127,10 @@ public class People {
                 .update();
     }
 
-    /** Sets a password that must be changed at the next sign-in; ends the person's sessions. */
+    /** Sets a password that must be changed at the next sign-in; the PIN and the person's sessions end. */
     public void resetPassword(UUID shop, Person person, String password) {
-        jdbc.sql("update person set password_hash = :hash, must_change = true where id = :id and shop_id = :shop")
+        jdbc.sql(
+                        "update person set password_hash = :hash, pin_hash = null, must_change = true where id = :id and shop_id = :shop")
                 .param("hash", encoder.encode(password))
                 .param("id", person.id().toString())
                 .param("shop", shop.toString())

@@ -67,7 +67,7 @@ class SecuritySettings {
                                 "/favicon.svg",
                                 "/error")
                         .permitAll()
-                        .requestMatchers("/people/**", "/audit")
+                        .requestMatchers("/people/**", "/audit", "/keys/**")
                         .hasRole("LEAD")
                         .anyRequest()
                         .authenticated())

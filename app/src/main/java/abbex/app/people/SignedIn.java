@@ -17,13 +17,28 @@ public final class SignedIn implements UserDetails, CredentialsContainer {
     private final UUID id;
     private final String name;
     private final String role;
+    private final boolean pin;
     private String hash;
 
     SignedIn(Person person, String hash) {
+        this(person, hash, false);
+    }
+
+    private SignedIn(Person person, String hash, boolean pin) {
         this.id = person.id();
         this.name = person.signInName();
         this.role = person.role().name();
         this.hash = hash;
+        this.pin = pin;
+    }
+
+    /** Somebody who took over a device by PIN: a lead's pages stay shut. */
+    static SignedIn byPin(Person person) {
+        return new SignedIn(person, "", true);
+    }
+
+    public boolean lead() {
+        return role.equals(Role.LEAD.name()) && !pin;
     }
 
     public UUID id() {
@@ -32,7 +47,7 @@ public final class SignedIn implements UserDetails, CredentialsContainer {
 
     @Override
     public Collection<? extends GrantedAuthority> getAuthorities() {
-        return List.of(new SimpleGrantedAuthority("ROLE_" + role));
+        return List.of(new SimpleGrantedAuthority("ROLE_" + (pin ? "BY_PIN" : role)));
     }
 
     @Override

@@ -5,12 +5,11 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.net.InetAddress;
 import java.nio.charset.StandardCharsets;
 import java.sql.Connection;
 import java.sql.SQLException;
-import java.sql.SQLNonTransientConnectionException;
-import java.sql.SQLRecoverableException;
-import java.sql.SQLTransientConnectionException;
+import java.util.Optional;
 import javax.sql.DataSource;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -30,15 +29,16 @@ class DatabaseGate {
     private static final long FINE_FOR_NANOS = 500_000_000L;
 
     private static final String PAGE = """
-            <!doctype html><html lang="en"><head><meta charset="utf-8"><title>One moment · Abbex</title>
+            <!doctype html><html lang="en"><head><meta charset="utf-8"><title>%1$s · Abbex</title>
+            <meta name="viewport" content="width=device-width, initial-scale=1">
             <meta http-equiv="refresh" content="3"><link rel="stylesheet" href="/app.css"></head>
-            <body><main class="sheet-page narrow"><h1>One moment</h1>
-            <p>The application cannot reach its database. Nothing that was confirmed is lost, and what you typed is kept on
-            this device. The page tries again by itself; ./abbex start brings the database back.</p></main></body></html>
+            <body><main class="sheet-page narrow"><h1>%1$s</h1>
+            <p>%2$s Nothing that was confirmed is lost, and what you typed is kept on this device. The page tries again by
+            itself.</p></main></body></html>
             """;
 
     private static final String PROBLEM = """
-            {"type":"about:blank","title":"The database cannot be reached","status":503,"detail":"Nothing was stored. Send the same request again in some seconds."}
+            {"type":"about:blank","title":"%s","status":503,"detail":"%s Nothing was stored. Send the same request again in some seconds."}
             """;
 
     @Bean
@@ -69,20 +69,41 @@ class DatabaseGate {
         @Override
         protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
                 throws ServletException, IOException {
+            if (request.getServletPath().equals("/health") && onLoopback(request)) {
+                health(response, answers());
+                return;
+            }
             if (!reached()) {
-                away(request, response);
+                say(Trouble.AWAY, request, response);
                 return;
             }
             try {
                 chain.doFilter(request, response);
             } catch (ServletException | RuntimeException e) {
-                if (!connectionLost(e) || response.isCommitted()) {
+                Optional<Trouble> trouble = Trouble.of(e);
+                if (trouble.isEmpty() || response.isCommitted()) {
                     throw e;
                 }
+                LOG.warn("{}: {}", trouble.get(), e.toString());
                 fineAt = Long.MIN_VALUE;
                 response.reset();
-                away(request, response);
+                say(trouble.get(), request, response);
             }
+        }
+
+        /** Whether it lives is told to this computer only. */
+        private static boolean onLoopback(HttpServletRequest request) throws IOException {
+            return !request.isSecure()
+                    && InetAddress.getByName(request.getLocalAddr()).isLoopbackAddress();
+        }
+
+        private static void health(HttpServletResponse response, boolean reached) throws IOException {
+            response.setStatus(reached ? HttpServletResponse.SC_OK : HttpServletResponse.SC_SERVICE_UNAVAILABLE);
+            response.setContentType("application/json");
+            response.setHeader("Cache-Control", "no-store");
+            response.getOutputStream()
+                    .write(("{\"application\":\"up\",\"database\":\"" + (reached ? "up" : "away") + "\"}\n")
+                            .getBytes(StandardCharsets.UTF_8));
         }
 
         private boolean reached() {
@@ -90,35 +111,31 @@ class DatabaseGate {
             if (fineAt != Long.MIN_VALUE && now - fineAt < FINE_FOR_NANOS) {
                 return true;
             }
+            if (answers()) {
+                fineAt = now;
+                return true;
+            }
+            return false;
+        }
+
+        private boolean answers() {
             try (Connection connection = database.getConnection()) {
-                if (connection.isValid(1)) {
-                    fineAt = now;
-                    return true;
-                }
+                return connection.isValid(1);
             } catch (SQLException gone) {
                 LOG.warn("the database cannot be reached: {}", gone.getMessage());
+                return false;
             }
-            return false;
         }
 
-        private static boolean connectionLost(Throwable thrown) {
-            for (Throwable t = thrown; t != null; t = t.getCause()) {
-                if (t instanceof SQLNonTransientConnectionException
-                        || t instanceof SQLTransientConnectionException
-                        || t instanceof SQLRecoverableException) {
-                    return true;
-                }
-            }
-            return false;
-        }
-
-        private static void away(HttpServletRequest request, HttpServletResponse response) throws IOException {
+        private static void say(Trouble trouble, HttpServletRequest request, HttpServletResponse response)
+                throws IOException {
             boolean api = request.getServletPath().startsWith("/api/");
             response.setStatus(HttpServletResponse.SC_SERVICE_UNAVAILABLE);
             response.setHeader("Retry-After", "3");
             response.setHeader("Cache-Control", "no-store");
             response.setContentType(api ? "application/problem+json" : "text/html;charset=UTF-8");
-            response.getOutputStream().write((api ? PROBLEM : PAGE).getBytes(StandardCharsets.UTF_8));
+            String body = (api ? PROBLEM : PAGE).formatted(trouble.title, trouble.sentence);
+            response.getOutputStream().write(body.getBytes(StandardCharsets.UTF_8));
         }
     }
 }

@@ -35,26 +35,51 @@ public final class Shop implements BeforeAllCallback {
             database("stop");
         }));
         app = start();
+        // From here on it is a data folder like one that the start command made.
+        Files.writeString(DATA.resolve("kind"), "demo\n");
+        Files.writeString(DATA.resolve("ready"), "");
     }
 
     /** Another process's worth of application over the same database; the caller closes it. */
-    public static ConfigurableApplicationContext start() throws IOException {
+    public static ConfigurableApplicationContext start(String... more) throws IOException {
+        return startOver(DATA, more);
+    }
+
+    /** The application over the database of another data folder; the caller closes it. */
+    public static ConfigurableApplicationContext startOver(Path data, String... more) throws IOException {
         Properties database = new Properties();
-        try (var in = Files.newInputStream(DATA.resolve("db.properties"))) {
+        try (var in = Files.newInputStream(data.resolve("db.properties"))) {
             database.load(in);
         }
         List<String> arguments = new ArrayList<>(List.of(
                 "--server.port=0",
                 "--abbex.first=demo",
-                "--abbex.sign-in-file=" + DATA.resolve("sign-in"),
+                "--abbex.sign-in-file=" + data.resolve("sign-in"),
+                "--abbex.api.per-minute=100000",
                 "--logging.level.root=error"));
+        for (String own : more) {
+            arguments.removeIf(a -> a.startsWith(own.substring(0, own.indexOf('=') + 1)));
+            arguments.add(own);
+        }
         database.forEach((name, value) -> arguments.add("--" + name + "=" + value));
         return new SpringApplicationBuilder(App.class).run(arguments.toArray(String[]::new));
+    }
+
+    public static Path data() {
+        return DATA;
     }
 
     /** The database dies as in a power cut. */
     public static void killDatabase() throws IOException {
         run("kill", "-9", Files.readString(DATA.resolve("db.pid")).strip());
+    }
+
+    /** The database stops answering without ending, as on a disk that hangs; {@code false} lets it go on. */
+    public static void holdDatabase(boolean hold) throws IOException {
+        run(
+                "kill",
+                hold ? "-STOP" : "-CONT",
+                Files.readString(DATA.resolve("db.pid")).strip());
     }
 
     public static void startDatabase() {

@@ -26,9 +26,13 @@ public final class Visitor {
     }
 
     public static Visitor signedIn(String name) {
-        Visitor visitor = new Visitor();
+        return signedIn(name, Shop.address(), Shop.password());
+    }
+
+    public static Visitor signedIn(String name, String address, String password) {
+        Visitor visitor = new Visitor().at(address);
         visitor.get("/sign-in");
-        HttpResponse<String> answer = visitor.post("/sign-in", "username", name, "password", Shop.password());
+        HttpResponse<String> answer = visitor.post("/sign-in", "username", name, "password", password);
         if (answer.statusCode() != 302
                 || answer.headers().firstValue("Location").orElse("").contains("error")) {
             throw new IllegalStateException(name + " could not sign in");
@@ -41,6 +45,11 @@ public final class Visitor {
     public Visitor at(String other) {
         address = other;
         return this;
+    }
+
+    /** The token of the page that was seen last. */
+    public String token() {
+        return token;
     }
 
     /** As if another page had sent it. */

@@ -142,4 +142,83 @@ class AccountsTest {
         String audit = tamsin.get("/audit").body();
         assertTrue(audit.contains("blanked a customer") && audit.contains("DK 8-590") && !audit.contains("Asa Brook"));
     }
+
+    private static String setPin(Visitor who, String password, String pin) {
+        who.get("/account");
+        return who.post("/account/pin", "present", password, "pin", pin)
+                .headers()
+                .firstValue("Location")
+                .orElse("");
+    }
+
+    @Test
+    void a_tablet_changes_hands_and_back() {
+        String name = name();
+        String password = add(name);
+        Visitor fresh = Visitor.stranger();
+        signsIn(fresh, name, password);
+        fresh.get("/account");
+        fresh.post("/account/password", "present", password, "fresh", "longer one 77", "again", "longer one 77");
+        assertTrue(setPin(fresh, "longer one 77", "2580").endsWith("?pin"));
+        Visitor tablet = Visitor.signedIn("jorun");
+        assertTrue(tablet.get("/hands").body().contains("Some Body"));
+        String before = tablet.token();
+        HttpResponse<String> change = tablet.post("/hands", "to", id(name), "pin", "2580", "back", "/arrive");
+        assertEquals(
+                "/arrive", change.headers().firstValue("Location").orElse("").replaceFirst("^http://[^/]+", ""));
+        assertEquals(
+                403,
+                tablet.withToken(before).post("/account/theme", "theme", "dim").statusCode(),
+                "what the former person's page still sends is refused");
+        assertTrue(tablet.get("/account").body().contains("signs in as <b>" + name));
+        for (String pin : new String[] {"1234", "4321", "7777", "25", "25 80", "123456789", "abcd"}) {
+            assertEquals("", setPin(fresh, "longer one 77", pin), pin);
+        }
+        assertEquals("", setPin(fresh, "not the password", "2581"));
+    }
+
+    @Test
+    void a_pin_opens_the_work_and_no_leads_page() {
+        Visitor tablet = Visitor.signedIn("jorun");
+        tablet.get("/hands");
+        String pin = Shop.password().substring(Shop.password().lastIndexOf('-') + 1);
+        assertEquals(302, tablet.post("/hands", "to", id("tamsin"), "pin", pin).statusCode());
+        HttpResponse<String> account = tablet.get("/account");
+        assertTrue(account.body().contains("Tamsin Roe") && account.body().contains("took this device over by PIN"));
+        for (String path : new String[] {"/people", "/audit", "/keys"}) {
+            assertEquals(403, tablet.get(path).statusCode(), path);
+        }
+        assertEquals(200, tamsin.get("/people").statusCode());
+    }
+
+    @Test
+    void five_wrong_pins_rest_that_pin_on_that_device() {
+        Visitor tablet = Visitor.signedIn("jorun");
+        tablet.get("/hands");
+        String pin = Shop.password().substring(Shop.password().lastIndexOf('-') + 1);
+        for (int i = 0; i < 4; i++) {
+            assertTrue(
+                    tablet.post("/hands", "to", id("pell"), "pin", "0").body().contains("not the PIN of Pell Ivers"));
+        }
+        assertTrue(tablet.post("/hands", "to", id("pell"), "pin", "0").body().contains("rests for a quarter"));
+        assertEquals(422, tablet.post("/hands", "to", id("pell"), "pin", pin).statusCode());
+        assertTrue(tablet.get("/account").body().contains("Jorun Balk"), "still in the same hands");
+        HttpResponse<String> foreign = tablet.post("/hands", "to", id("nils"), "pin", pin);
+        assertTrue(foreign.statusCode() == 422 && foreign.body().contains("Tap the initials first"));
+        assertEquals(1, Visitor.signedIn("pell").get("/hands").body().split("Stay as you are").length - 1);
+        Shop.bean(JdbcClient.class)
+                .sql("delete from sign_in_miss where name like 'pin%'")
+                .update();
+    }
+
+    @Test
+    void only_an_own_address_is_gone_back_to() {
+        Visitor orla = Visitor.signedIn("orla");
+        for (String back : new String[] {"//elsewhere.example", "https://elsewhere.example", "/\\elsewhere", "/a b"}) {
+            String page = orla.get(
+                            "/hands?back=" + java.net.URLEncoder.encode(back, java.nio.charset.StandardCharsets.UTF_8))
+                    .body();
+            assertTrue(page.contains("href=\"/\">Stay as you are"), back);
+        }
+    }
 }

@@ -30,6 +30,8 @@ class AxeTest {
                     "/account",
                     "/people",
                     "/audit",
+                    "/keys",
+                    "/hands?back=/account",
                     "/about",
                     "/no-such-page",
                     "/jobs/" + half + "/arrive",

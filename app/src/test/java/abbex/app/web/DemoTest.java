@@ -55,6 +55,10 @@ class DemoTest {
                 jdbc.sql("select count(*) from person p join shop s on s.id = p.shop_id where s.name = 'Lowline Works'")
                         .query(Long.class)
                         .single());
-        assertEquals(2, jdbc.sql("select count(*) from shop").query(Long.class).single());
+        assertEquals(
+                2,
+                jdbc.sql("select count(*) from shop where name in ('Lowline Works', 'Second Yard')")
+                        .query(Long.class)
+                        .single());
     }
 }

@@ -148,11 +148,87 @@ class DoorsTest {
     }
 
     @Test
-    void a_post_without_its_token_is_refused() {
-        Visitor orla = Visitor.signedIn("orla");
-        assertEquals(
-                403,
-                orla.withToken("forged").post("/account/theme", "theme", "dim").statusCode());
+    void no_post_is_taken_without_its_token() {
+        Visitor tamsin = Visitor.signedIn("tamsin");
+        Visitor jorun = Visitor.signedIn("jorun");
+        int walked = 0;
+        for (Door door : doors()) {
+            if (door.how() == RequestMethod.GET) {
+                continue;
+            }
+            walked++;
+            String path = door.path().replaceAll("\\{[^}]+}", UUID.randomUUID().toString());
+            for (String token : List.of("", "forged", jorun.token())) {
+                assertEquals(403, tamsin.withToken(token).post(path).statusCode(), door + " with token " + token);
+            }
+        }
+        assertTrue(walked > 12, walked + " posts");
+    }
+
+    /** What only a lead may. A new address is either one of these or everybody's, said here. */
+    private static final Set<String> LEADS = Set.of(
+            "/people",
+            "/people/{person}/reset",
+            "/people/{person}/deactivate",
+            "/audit",
+            "/keys",
+            "/keys/{key}/revoke");
+
+    private static final Set<String> EVERYBODYS = Set.of(
+            "/",
+            "/about",
+            "/sign-in",
+            "/account",
+            "/account/theme",
+            "/account/password",
+            "/account/pin",
+            "/hands",
+            "/arrive",
+            "/arrive/known",
+            "/jobs/{id}/arrive",
+            "/jobs/{id}/blank-customer",
+            "/jobs/{id}/move",
+            "/jobs/{id}/measure",
+            "/jobs/{id}/set-down",
+            "/jobs/{id}/sheets/{sheetId}",
+            "/jobs/{id}/sheets/{sheetId}/news",
+            "/jobs/{id}/sheets/{sheetId}/readings",
+            "/jobs/{id}/sheets/{sheetId}/undo",
+            "/jobs/{id}/sheets/{sheetId}/state",
+            "/jobs/{id}/sheet",
+            "/jobs/{id}/sheet.pdf",
+            "/jobs/{id}/hand-over");
+
+    @Test
+    void a_role_that_may_not_is_refused_at_every_address_that_is_not_its_own() {
+        for (String name : List.of("orla", "pell")) {
+            Visitor visitor = Visitor.signedIn(name);
+            for (Door door : doors()) {
+                assertTrue(
+                        LEADS.contains(door.path()) != EVERYBODYS.contains(door.path()),
+                        "whose address is " + door.path() + "?");
+                if (LEADS.contains(door.path())) {
+                    String path = door.path()
+                            .replaceAll("\\{[^}]+}", UUID.randomUUID().toString());
+                    HttpResponse<String> answer =
+                            door.how() == RequestMethod.GET ? visitor.get(path) : visitor.post(path);
+                    assertEquals(403, answer.statusCode(), name + " at " + door);
+                }
+            }
+        }
+    }
+
+    @Test
+    void a_cookie_that_was_made_up_opens_nothing() throws Exception {
+        for (String cookie : List.of("SESSION=" + UUID.randomUUID(), "SESSION=", "SESSION=' or 1=1 --")) {
+            HttpResponse<String> answer = java.net.http.HttpClient.newHttpClient()
+                    .send(
+                            java.net.http.HttpRequest.newBuilder(java.net.URI.create(Shop.address() + "/account"))
+                                    .header("Cookie", cookie)
+                                    .build(),
+                            HttpResponse.BodyHandlers.ofString());
+            assertEquals(302, answer.statusCode(), cookie);
+        }
     }
 
     @Test

@@ -38,6 +38,34 @@ class FaultsTest {
         assertEquals(200, eventually(orla, "/"));
     }
 
+    @Test
+    void a_database_that_hangs_is_a_503_too_and_nothing_hangs_with_it() throws Exception {
+        Visitor orla = Visitor.signedIn("orla");
+        Shop.holdDatabase(true);
+        try {
+            long began = System.nanoTime();
+            HttpResponse<String> answer = orla.get("/");
+            double seconds = (System.nanoTime() - began) / 1e9;
+            assertEquals(503, answer.statusCode());
+            assertTrue(seconds < 8, "answered after " + seconds + " s; under 3 on a quiet machine");
+        } finally {
+            Shop.holdDatabase(false);
+        }
+        assertEquals(200, eventually(orla, "/"));
+    }
+
+    @Test
+    void health_is_told_on_this_computer() throws Exception {
+        Visitor anybody = Visitor.stranger();
+        HttpResponse<String> up = anybody.get("/health");
+        assertEquals(200, up.statusCode());
+        assertEquals("{\"application\":\"up\",\"database\":\"up\"}\n", up.body());
+        Shop.killDatabase();
+        HttpResponse<String> away = anybody.get("/health");
+        assertEquals(503, away.statusCode());
+        assertTrue(away.body().contains("\"database\":\"away\""), away.body());
+    }
+
     private static int eventually(Visitor who, String path) throws InterruptedException {
         int status = 0;
         for (int i = 0; i < 40 && status != 200; i++) {

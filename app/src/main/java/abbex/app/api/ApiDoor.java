@@ -1,0 +1,154 @@
+package abbex.app.api;
+
+import abbex.app.people.ApiKeys;
+import abbex.app.people.Misses;
+import io.github.bucket4j.Bucket;
+import io.github.bucket4j.ConsumptionProbe;
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.util.Base64;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.core.Authentication;
+import org.springframework.security.core.context.SecurityContext;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.web.filter.OncePerRequestFilter;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The filters before the published interface: who calls, whether a name is locked, and how often a caller may. */
+final class ApiDoor {
+    private static final JsonMapper JSON = JsonMapper.shared();
+
+    private ApiDoor() {}
+
+    static void refuse(HttpServletResponse response) throws IOException {
+        response.setHeader("WWW-Authenticate", "Basic realm=\"Abbex\", charset=\"UTF-8\"");
+        response.addHeader("WWW-Authenticate", "Bearer realm=\"Abbex\"");
+        answer(
+                response,
+                ApiProblem.of(
+                        401,
+                        "Sign in first",
+                        "Name and password of a person of the shop by HTTP Basic, or a key by Bearer, are needed."));
+    }
+
+    private static void answer(HttpServletResponse response, ApiProblem problem) throws IOException {
+        response.setStatus(problem.status());
+        response.setContentType("application/problem+json");
+        response.getOutputStream().write(JSON.writeValueAsBytes(problem.body()));
+    }
+
+    private static Optional<String> after(String scheme, HttpServletRequest request) {
+        String header = request.getHeader("Authorization");
+        return header != null && header.regionMatches(true, 0, scheme + " ", 0, scheme.length() + 1)
+                ? Optional.of(header.substring(scheme.length() + 1).strip())
+                : Optional.empty();
+    }
+
+    /** The name that HTTP Basic brings. */
+    static Optional<String> name(HttpServletRequest request) {
+        try {
+            return after("Basic", request)
+                    .map(pair -> new String(Base64.getDecoder().decode(pair), StandardCharsets.UTF_8))
+                    .filter(pair -> pair.contains(":"))
+                    .map(pair -> pair.substring(0, pair.indexOf(':')));
+        } catch (IllegalArgumentException notBase64) {
+            return Optional.empty();
+        }
+    }
+
+    /** A name that five misses have locked is not looked up. */
+    static final class Lock extends OncePerRequestFilter {
+        private final Misses misses;
+
+        Lock(Misses misses) {
+            this.misses = misses;
+        }
+
+        @Override
+        protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+                throws ServletException, IOException {
+            Optional<String> name = name(request);
+            if (name.isPresent() && misses.locked(name.get(), request.getRemoteAddr())) {
+                refuse(response);
+                return;
+            }
+            chain.doFilter(request, response);
+        }
+    }
+
+    /** A key instead of name and password. */
+    static final class ByKey extends OncePerRequestFilter {
+        private final ApiKeys keys;
+
+        ByKey(ApiKeys keys) {
+            this.keys = keys;
+        }
+
+        @Override
+        protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+                throws ServletException, IOException {
+            Optional<String> key = after("Bearer", request);
+            if (key.isPresent()) {
+                Optional<ApiKeys.Caller> caller = keys.caller(key.get());
+                if (caller.isEmpty()) {
+                    refuse(response);
+                    return;
+                }
+                SecurityContext context = SecurityContextHolder.createEmptyContext();
+                context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(
+                        "key " + caller.get().key(), null, List.of()));
+                SecurityContextHolder.setContext(context);
+            }
+            chain.doFilter(request, response);
+        }
+    }
+
+    /** So many requests a minute for each caller, all of which may come at once. Only callers that are known are counted. */
+    static final class Pace extends OncePerRequestFilter {
+        private final int perMinute;
+        private final Map<String, Bucket> buckets = new ConcurrentHashMap<>();
+
+        Pace(int perMinute) {
+            this.perMinute = perMinute;
+        }
+
+        @Override
+        protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+                throws ServletException, IOException {
+            Authentication who = SecurityContextHolder.getContext().getAuthentication();
+            if (who != null && who.isAuthenticated()) {
+                ConsumptionProbe probe =
+                        buckets.computeIfAbsent(who.getName(), n -> bucket()).tryConsumeAndReturnRemaining(1);
+                if (!probe.isConsumed()) {
+                    long seconds =
+                            Duration.ofNanos(probe.getNanosToWaitForRefill()).toSeconds() + 1;
+                    response.setHeader("Retry-After", Long.toString(seconds));
+                    answer(
+                            response,
+                            ApiProblem.of(
+                                    429,
+                                    "Too many requests",
+                                    "At most " + perMinute + " requests a minute are taken from one caller; again in "
+                                            + seconds + " s."));
+                    return;
+                }
+            }
+            chain.doFilter(request, response);
+        }
+
+        private Bucket bucket() {
+            return Bucket.builder()
+                    .addLimit(limit -> limit.capacity(perMinute).refillGreedy(perMinute, Duration.ofMinutes(1)))
+                    .build();
+        }
+    }
+}

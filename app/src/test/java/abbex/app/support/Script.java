@@ -1,0 +1,39 @@
+package abbex.app.support;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+
+/** The start command, as a person runs it in a terminal. */
+public final class Script {
+    /** What a command printed on both streams, and its exit status. */
+    public record Run(int status, String said) {}
+
+    private Script() {}
+
+    public static Run abbex(String... arguments) {
+        List<String> command = new ArrayList<>(List.of("../abbex"));
+        command.addAll(List.of(arguments));
+        return run(command.toArray(String[]::new));
+    }
+
+    public static Run run(String... command) {
+        try {
+            Path log = Path.of("target", "script-" + System.nanoTime() + ".log");
+            Process process = new ProcessBuilder(command)
+                    .redirectErrorStream(true)
+                    .redirectOutput(log.toFile())
+                    .start();
+            if (!process.waitFor(90, TimeUnit.SECONDS)) {
+                process.destroyForcibly();
+                throw new IllegalStateException(String.join(" ", command) + " took too long, see " + log);
+            }
+            return new Run(process.exitValue(), java.nio.file.Files.readString(log, StandardCharsets.UTF_8));
+        } catch (IOException | InterruptedException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+}

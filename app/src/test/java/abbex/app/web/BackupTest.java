@@ -1,0 +1,154 @@
+package abbex.app.web;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import abbex.app.support.Script;
+import abbex.app.support.Shop;
+import abbex.app.support.Visitor;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.zip.GZIPInputStream;
+import java.util.zip.GZIPOutputStream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.jdbc.core.simple.JdbcClient;
+
+/** Backups by the start command's own words: put back elsewhere they are the same shop; what is no whole backup changes nothing. */
+@ExtendWith(Shop.class)
+class BackupTest {
+    private static final Path FILE = Path.of("target", "backup.sql.gz").toAbsolutePath();
+
+    private static Path emptyFolder(String name) {
+        Path folder = Path.of("target", name).toAbsolutePath();
+        Script.abbex("database", "stop", "--data", folder.toString());
+        Script.run("rm", "-rf", folder.toString());
+        return folder;
+    }
+
+    /** Every page of every stay, as the shop's lead reads it, without what belongs to the visit. */
+    private static Map<String, String> exports(JdbcClient jdbc, String address, String password) {
+        Map<String, String> pages = new TreeMap<>();
+        for (String lead : List.of("tamsin", "nils")) {
+            Visitor visitor = Visitor.signedIn(lead, address, password);
+            jdbc.sql("""
+                    select j.id from job j join person p on p.shop_id = j.shop_id where p.sign_in_name = :lead
+                    """)
+                    .param("lead", lead)
+                    .query(String.class)
+                    .list()
+                    .forEach(id -> List.of("sheet", "arrive", "measure").forEach(page -> {
+                        var answer = visitor.get("/jobs/" + id + "/" + page);
+                        if (answer.statusCode() == 302) {
+                            answer = visitor.get(answer.headers()
+                                    .firstValue("Location")
+                                    .orElseThrow()
+                                    .replaceFirst("^http://[^/]+", ""));
+                        }
+                        assertEquals(200, answer.statusCode(), id + " " + page);
+                        pages.put(
+                                id + " " + page,
+                                answer.body()
+                                        .replaceAll(
+                                                "(name=\"_csrf\"[^>]*|name=\"csrf\"[^>]*|name=\"client\"[^>]*)", ""));
+                    }));
+        }
+        return pages;
+    }
+
+    @Test
+    void restored_elsewhere_it_is_the_same_shop() throws IOException {
+        Script.Run backup =
+                Script.abbex("backup", FILE.toString(), "--data", Shop.data().toString());
+        assertEquals(0, backup.status(), backup.said());
+        Path folder = emptyFolder("restored");
+        Script.Run restore = Script.abbex("restore", FILE.toString(), "--data", folder.toString());
+        assertEquals(0, restore.status(), restore.said());
+        Script.abbex("database", "start", "--data", folder.toString());
+        Files.copy(Shop.data().resolve("sign-in"), folder.resolve("sign-in"));
+        try (ConfigurableApplicationContext again = Shop.startOver(folder)) {
+            Map<String, String> before = exports(Shop.bean(JdbcClient.class), Shop.address(), Shop.password());
+            Map<String, String> after = exports(again.getBean(JdbcClient.class), Shop.address(again), Shop.password());
+            assertTrue(before.size() > 30, before.keySet().toString());
+            assertEquals(before, after);
+        } finally {
+            Script.abbex("database", "stop", "--data", folder.toString());
+        }
+    }
+
+    @Test
+    void what_is_no_whole_backup_changes_nothing() throws IOException {
+        Path folder = emptyFolder("refused");
+        Script.Run backup =
+                Script.abbex("backup", FILE.toString(), "--data", Shop.data().toString());
+        assertEquals(0, backup.status(), backup.said());
+        byte[] whole = Files.readAllBytes(FILE);
+        String text =
+                new String(new GZIPInputStream(Files.newInputStream(FILE)).readAllBytes(), StandardCharsets.UTF_8);
+        Map<String, byte[]> files = Map.of(
+                "damaged or cut short", Arrays.copyOf(whole, whole.length / 2),
+                "its end is missing", packed(text.substring(0, text.length() / 2)),
+                "no backup of Abbex", packed("-- a dump of something else\n"),
+                "newer version of Abbex (migration 999)",
+                        packed(text.replaceFirst("migration [0-9]+", "migration 999")));
+        for (Map.Entry<String, byte[]> file : files.entrySet()) {
+            Path bad = Path.of("target", "bad-backup.gz").toAbsolutePath();
+            Files.write(bad, file.getValue());
+            Script.Run run = Script.abbex("restore", bad.toString(), "--data", folder.toString());
+            assertEquals(1, run.status(), run.said());
+            assertTrue(run.said().contains(file.getKey()), run.said());
+            assertTrue(run.said().contains("Nothing was changed"), run.said());
+            assertFalse(Files.exists(folder.resolve("mysql")), "no database was made for it");
+        }
+    }
+
+    private static byte[] packed(String text) throws IOException {
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        try (GZIPOutputStream zip = new GZIPOutputStream(bytes)) {
+            zip.write(text.getBytes(StandardCharsets.UTF_8));
+        }
+        return bytes.toByteArray();
+    }
+
+    /** The state that the former issue left, as its own backup holds it, is brought up to date by this version. */
+    @Test
+    void a_shop_of_a_former_state_is_migrated() throws IOException {
+        Path former = Path.of("src", "test", "resources", "former", "migration-3.sql.gz")
+                .toAbsolutePath();
+        String dump =
+                new String(new GZIPInputStream(Files.newInputStream(former)).readAllBytes(), StandardCharsets.UTF_8);
+        Path folder = emptyFolder("former");
+        Script.Run restore = Script.abbex("restore", former.toString(), "--data", folder.toString());
+        assertEquals(0, restore.status(), restore.said());
+        Script.abbex("database", "start", "--data", folder.toString());
+        Files.writeString(folder.resolve("sign-in"), "orla / floor-line-2158\n");
+        try (ConfigurableApplicationContext again = Shop.startOver(folder)) {
+            JdbcClient jdbc = again.getBean(JdbcClient.class);
+            assertEquals(
+                    33, exports(jdbc, Shop.address(again), "floor-line-2158").size(), "eleven stays, three pages");
+            assertEquals(
+                    168,
+                    jdbc.sql("select count(*) from reading")
+                            .query(Integer.class)
+                            .single());
+            jdbc.sql("select body from handed_over").query(String.class).list().forEach(body -> {
+                String line = body.lines()
+                        .filter(l -> l.length() > 40 && !l.contains("'") && !l.contains("\""))
+                        .findFirst()
+                        .orElse("");
+                assertTrue(dump.contains(line), "a frozen sheet is as it was: " + line);
+            });
+        } finally {
+            Script.abbex("database", "stop", "--data", folder.toString());
+        }
+    }
+}
