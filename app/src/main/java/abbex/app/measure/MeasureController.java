@@ -29,7 +29,7 @@ import org.springframework.web.servlet.ModelAndView;
 
 /** The walk round the vehicle: type a reading, Enter, next arch. */
 @Controller
-class MeasureController {
+public class MeasureController {
     private final Jobs jobs;
     private final Sheets sheets;
     private final Words words;
@@ -47,7 +47,7 @@ class MeasureController {
      *
      * @param before what the first sheet says, shown beside a later one
      */
-    record StateLine(String item, String name, String text, String before, String problem) {}
+    public record StateLine(String item, String name, String text, String before, String problem) {}
 
     @GetMapping("/jobs/{id}/measure")
     String measure(@Me Person me, @PathVariable UUID id) {

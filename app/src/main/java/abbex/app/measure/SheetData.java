@@ -12,18 +12,38 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 
-/**
- * A sheet with what stands on it.
- *
- * @param current the rows that no other row replaces and that were not withdrawn
- * @param state the texts that were said last, by item; pressures as {@code PRESSURE_LF} and so on
- */
-public record SheetData(SheetRow row, List<ReadingRow> current, Map<String, String> state) {
+/** A sheet with what stands on it. */
+public final class SheetData {
+    private final SheetRow row;
+    private final List<ReadingRow> current;
+    private final Map<String, String> state;
+    private final HeightSheet heights;
+
+    SheetData(SheetRow row, List<ReadingRow> current, Map<String, String> state) {
+        this.row = row;
+        this.current = List.copyOf(current);
+        this.state = Map.copyOf(state);
+        this.heights = HeightSheet.of(
+                sheetState(), current.stream().map(ReadingRow::reading).toList());
+    }
+
+    public SheetRow row() {
+        return row;
+    }
+
+    /** The rows that no other row replaces and that were not withdrawn. */
+    List<ReadingRow> current() {
+        return current;
+    }
+
+    /** The texts that were said last, by item; pressures as {@code PRESSURE_LF} and so on. */
+    public Map<String, String> state() {
+        return state;
+    }
 
     /** What the core compares. */
     public HeightSheet heights() {
-        return HeightSheet.of(
-                sheetState(), current.stream().map(ReadingRow::reading).toList());
+        return heights;
     }
 
     private SheetState sheetState() {

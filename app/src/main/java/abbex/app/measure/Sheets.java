@@ -22,7 +22,6 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -124,22 +123,22 @@ public class Sheets {
         if (jobs.isEmpty()) {
             return Map.of();
         }
-        Map<UUID, SheetData> sheets = new LinkedHashMap<>();
-        many(SHEETS, shop, jobs).query(row -> {
-            SheetRow sheet = sheet(row);
-            sheets.put(sheet.id(), new SheetData(sheet, new ArrayList<>(), new HashMap<>()));
-        });
+        List<SheetRow> sheets =
+                many(SHEETS, shop, jobs).query((row, n) -> sheet(row)).list();
+        Map<UUID, List<ReadingRow>> readings = new HashMap<>();
         many(CURRENT, shop, jobs).query(row -> {
             ReadingRow reading = reading(row);
-            sheets.get(reading.sheet()).current().add(reading);
+            readings.computeIfAbsent(reading.sheet(), s -> new ArrayList<>()).add(reading);
         });
+        Map<UUID, Map<String, String>> states = new HashMap<>();
         many(STATES, shop, jobs).query(row -> {
-            sheets.get(Ids.id(row, "sheet_id")).state().put(row.getString("item"), row.getString("raw"));
+            states.computeIfAbsent(Ids.id(row, "sheet_id"), s -> new HashMap<>())
+                    .put(row.getString("item"), row.getString("raw"));
         });
         Map<UUID, List<SheetData>> byJob = new HashMap<>();
-        sheets.values()
-                .forEach(s -> byJob.computeIfAbsent(s.row().job(), j -> new ArrayList<>())
-                        .add(s));
+        sheets.forEach(s -> byJob.computeIfAbsent(s.job(), j -> new ArrayList<>())
+                .add(new SheetData(
+                        s, readings.getOrDefault(s.id(), List.of()), states.getOrDefault(s.id(), Map.of()))));
         Map<UUID, JobSheets> all = new HashMap<>();
         byJob.forEach((job, list) -> all.put(job, new JobSheets(list)));
         return all;

@@ -25,7 +25,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param next the method to go on with after this walk; null when nothing is left that was begun
  */
-record Walk(
+public record Walk(
         UUID job,
         UUID sheet,
         boolean first,
@@ -35,7 +35,7 @@ record Walk(
         @Nullable Method next) {
 
     /** A method to choose. */
-    record Chip(Method method, String name, String how, boolean chosen, int read) {}
+    public record Chip(Method method, String name, String how, boolean chosen, int read) {}
 
     /**
      * One arch of the strip.
@@ -49,7 +49,7 @@ record Walk(
      * @param problem why the text was not taken, made safe; empty when it was
      * @param offer what would be right
      */
-    record Arch(
+    public record Arch(
             Corner corner,
             String name,
             String code,

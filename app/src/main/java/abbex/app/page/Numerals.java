@@ -8,7 +8,8 @@ import org.springframework.web.util.HtmlUtils;
 
 /** Lengths as they are written on a page: true fractions, the unit small behind, words for those who listen. */
 public final class Numerals {
-    private static final Pattern FRACTION = Pattern.compile("(\\d+)⁄(\\d+)");
+    private static final Pattern FRACTION = Pattern.compile("(\\d++)⁄(\\d++)");
+    private static final Pattern MIXED = Pattern.compile("(\\d) (\\d+)/(\\d+)");
     private static final String UP = "⁰¹²³⁴⁵⁶⁷⁸⁹";
     private static final String DOWN = "₀₁₂₃₄₅₆₇₈₉";
 
@@ -41,15 +42,15 @@ public final class Numerals {
     }
 
     private static String typographic(String plain) {
-        return plain.replaceFirst("^-", "−")
-                .replaceAll("-$", "−")
-                .replaceFirst("(\\d) (\\d+)/(\\d+)", "$1\u202f$2⁄$3")
+        return MIXED.matcher(plain.replace('-', '−'))
+                .replaceFirst("$1\u202f$2⁄$3")
                 .replace('/', '⁄');
     }
 
     /** Text made safe for a page, its fractions drawn as fractions. */
     public static String html(String text) {
-        return FRACTION.matcher(HtmlUtils.htmlEscape(text, "UTF-8")).replaceAll("<span class=\"frac\">$1⁄$2</span>");
+        String safe = HtmlUtils.htmlEscape(text, "UTF-8");
+        return safe.indexOf('⁄') < 0 ? safe : FRACTION.matcher(safe).replaceAll("<span class=\"frac\">$1⁄$2</span>");
     }
 
     /** A drop: ↓ or ↑ with an unsigned length. */

@@ -7,6 +7,8 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
 import java.util.Optional;
+import org.springframework.boot.web.servlet.FilterRegistrationBean;
+import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.MethodParameter;
 import org.springframework.security.core.Authentication;
@@ -19,10 +21,23 @@ import org.springframework.web.servlet.HandlerInterceptor;
 import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+import org.springframework.web.servlet.resource.ResourceUrlEncodingFilter;
 
 /** Gives every page the signed-in person, read anew for each request. */
 @Configuration
 class PageSettings implements WebMvcConfigurer {
+    /**
+     * Addresses are written as they are. The filter that would look every link of a page up among the static files of all
+     * jars costs a fifth of a page, and no address here carries a version.
+     */
+    @Bean
+    static FilterRegistrationBean<ResourceUrlEncodingFilter> plainAddresses() {
+        FilterRegistrationBean<ResourceUrlEncodingFilter> off =
+                new FilterRegistrationBean<>(new ResourceUrlEncodingFilter());
+        off.setEnabled(false);
+        return off;
+    }
+
     private static final String ATTRIBUTE = PageSettings.class.getName() + ".me";
 
     private final People people;

@@ -19,6 +19,8 @@ import abbex.core.units.TapeParse;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.Whole;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
@@ -130,7 +132,7 @@ public class Words {
     }
 
     private static String micro(double mm) {
-        return String.format(Locale.ROOT, "%.3f mm", mm);
+        return BigDecimal.valueOf(mm).setScale(3, RoundingMode.HALF_UP).toPlainString() + " mm";
     }
 
     private String word(Object value, Reader reader) {

@@ -6,6 +6,7 @@ import java.util.EnumMap;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Pattern;
 
 /**
  * The state in which a vehicle was measured, which decides whether two sheets may be compared. A blank is "not taken" and
@@ -37,6 +38,8 @@ public final class SheetState {
 
     public static final SheetState NOT_TAKEN = new SheetState(Map.of(), Map.of());
 
+    private static final Pattern SPACES = Pattern.compile("\\s+");
+
     private final Map<Corner, Pressure> pressures;
     private final Map<Item, String> said;
 
@@ -67,10 +70,13 @@ public final class SheetState {
     boolean differs(SheetState other, Item item) {
         String mine = said.get(item);
         String theirs = other.said.get(item);
-        return mine != null && theirs != null && !plain(mine).equals(plain(theirs));
+        return mine != null
+                && theirs != null
+                && !mine.equals(theirs)
+                && !plain(mine).equals(plain(theirs));
     }
 
     private static String plain(String text) {
-        return text.toLowerCase(Locale.ROOT).replaceAll("\\s+", " ");
+        return SPACES.matcher(text.toLowerCase(Locale.ROOT)).replaceAll(" ");
     }
 }

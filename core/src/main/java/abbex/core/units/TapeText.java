@@ -31,6 +31,18 @@ public final class TapeText {
     public static final Length LARGEST_HEIGHT = Length.ofInches(120, 0, 1);
 
     private static final String UNIT = "(in|inch|inches|\"|mm|cm|m|ft|feet|foot|')?";
+    private static final Pattern COMMA = Pattern.compile(".*\\d\\s*,\\s*\\d.*");
+    private static final Pattern EXPONENT = Pattern.compile("(?i)[+-]?[\\d.]+\\s*e\\s*[+-]?\\d+.*");
+    private static final Pattern BEFORE_FRACTION_SIGN = Pattern.compile("(?<=\\d)(?=[¼-¾⅐-⅞⁰¹²³⁴-⁹])(?<![⁰¹²³⁴-⁹])");
+    private static final Pattern DOUBLE_PRIMES = Pattern.compile("[″“”„‟〃]");
+    private static final Pattern PRIMES = Pattern.compile("[′‘’ʼ]");
+    private static final Pattern DASHES = Pattern.compile("[−–—‐‑‒﹣－]");
+    private static final Pattern SPACES = Pattern.compile("\\s+");
+    private static final Pattern MARK_BEFORE_UNIT = Pattern.compile("([+-]) ?(in|inch|inches|\"|mm|cm)$");
+    /** Nothing in it needs another writing: digits, spaces, a fraction stroke, a point, marks and plain letters. */
+    private static final Pattern PLAIN =
+            Pattern.compile("[+-]?[0-9]+(?:\\.[0-9]+|(?: [0-9]+)?/[0-9]+)?(?: (?:in|mm|cm))?[+-]?");
+
     private static final Pattern NUMBER = Pattern.compile("(\\d{1,9}(?:\\.\\d{0,9})?|\\.\\d{1,9})\\s*" + UNIT);
     private static final Pattern FRACTION =
             Pattern.compile("(?:(\\d{1,9})(?:\\s*-\\s*|\\s+))?(\\d{1,9})\\s*/\\s*(\\d{1,9})\\s*(in|inch|inches|\")?");
@@ -67,11 +79,12 @@ public final class TapeText {
     }
 
     private TapeParse read(String raw) {
-        Optional<Refused> unfit = unfit(raw);
+        boolean plain = raw.length() <= MAX_CHARACTERS && PLAIN.matcher(raw).matches();
+        Optional<Refused> unfit = plain ? Optional.empty() : unfit(raw);
         if (unfit.isPresent()) {
             return unfit.get();
         }
-        String text = tidy(raw);
+        String text = plain ? raw : tidy(raw);
         boolean negative = text.startsWith("-");
         if (negative || text.startsWith("+")) {
             text = text.substring(1).strip();
@@ -128,10 +141,10 @@ public final class TapeText {
                             Character.isDigit(c) ? String.valueOf(Character.digit(c, 10)) : Character.toString(c)));
             return Optional.of(refused(raw, Refusal.OTHER_DIGITS, text, plain.toString()));
         }
-        if (text.matches(".*\\d\\s*,\\s*\\d.*")) {
+        if (COMMA.matcher(text).matches()) {
             return Optional.of(refused(raw, Refusal.COMMA, text, text.replaceAll("\\s*,\\s*", ".")));
         }
-        if (text.matches("(?i)[+-]?[\\d.]+\\s*e\\s*[+-]?\\d+.*")) {
+        if (EXPONENT.matcher(text).matches()) {
             return Optional.of(refused(raw, Refusal.EXPONENT, text, null));
         }
         return Optional.empty();
@@ -152,16 +165,16 @@ public final class TapeText {
 
     /** One writing for each character that a keyboard, a phone or a print shop may have used for it. */
     private static String tidy(String raw) {
-        String text = raw.strip()
-                .replaceAll("(?<=\\d)(?=[¼-¾⅐-⅞⁰¹²³⁴-⁹])(?<![⁰¹²³⁴-⁹])", " ")
-                .replaceAll("[″“”„‟〃]", "\"")
-                .replaceAll("[′‘’ʼ]", "'")
-                .replaceAll("[−–—‐‑‒﹣－]", "-");
+        String text = raw.strip();
+        text = BEFORE_FRACTION_SIGN.matcher(text).replaceAll(" ");
+        text = DOUBLE_PRIMES.matcher(text).replaceAll("\"");
+        text = PRIMES.matcher(text).replaceAll("'");
+        text = DASHES.matcher(text).replaceAll("-");
         text = Normalizer.normalize(text, Normalizer.Form.NFKC)
                 .replace('⁄', '/')
                 .replace('∕', '/');
-        text = text.replace("''", "\"").replaceAll("\\s+", " ").strip().toLowerCase(Locale.ROOT);
-        return text.replaceFirst("([+-]) ?(in|inch|inches|\"|mm|cm)$", " $2$1");
+        text = SPACES.matcher(text.replace("''", "\"")).replaceAll(" ").strip().toLowerCase(Locale.ROOT);
+        return MARK_BEFORE_UNIT.matcher(text).replaceFirst(" $2$1");
     }
 
     private record Step(
