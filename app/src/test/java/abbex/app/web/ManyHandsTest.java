@@ -2,6 +2,7 @@ package abbex.app.web;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import abbex.app.support.Screen;
 import abbex.app.support.Shop;
@@ -22,6 +23,7 @@ class ManyHandsTest {
             orla.page.locator("#name").fill("test hatch");
             orla.page.keyboard().press("Enter");
             assertThat(orla.page.locator("#in-LF")).isFocused();
+            assertTrue(orla.page.locator("#says").boundingBox().y < 300, "at a desk the margin stands beside the walk");
             milo.page.navigate(orla.page.url());
             milo.page.locator("#in-RR").fill("14 5");
             orla.page.locator("#in-LF").fill("14 3/8");

@@ -214,7 +214,7 @@ final class Soak {
                 "confirmed %d, stored %d, sent again %d times; lost %d, doubled %d, stored but never confirmed %d%n",
                 confirmed.size(), stored.size(), repeated.get(), lost, doubled, unknown);
         if (lost + doubled + unknown > 0 || confirmed.size() != READINGS) {
-            System.exit(1);
+            throw new IllegalStateException("the soak found a lost, doubled or unknown reading");
         }
     }
 }
