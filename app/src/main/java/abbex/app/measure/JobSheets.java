@@ -1,8 +1,7 @@
 package abbex.app.measure;
 
 import abbex.app.arrive.Job;
-import abbex.core.heights.DropSheet;
-import abbex.core.heights.HeightSheet;
+import abbex.core.heights.Judgement;
 import abbex.core.heights.Limits;
 import java.util.List;
 import java.util.Optional;
@@ -27,12 +26,11 @@ public record JobSheets(List<SheetData> sheets) {
         return sheets.stream().filter(s -> s.row().id().equals(sheet)).findFirst();
     }
 
-    /** The first sheet against the newest. */
-    public DropSheet compare(Job job) {
-        return DropSheet.compare(
+    /** The first sheet against the newest, and all of them as one truth. */
+    public Judgement judge(Job job) {
+        return Judgement.of(
                 job.vehicle().vehicle(),
-                before().map(SheetData::heights).orElseGet(HeightSheet::empty),
-                now().map(SheetData::heights).orElseGet(HeightSheet::empty),
+                sheets.stream().map(SheetData::heights).toList(),
                 job.advertised(),
                 Limits.USUAL);
     }

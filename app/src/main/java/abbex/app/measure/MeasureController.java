@@ -9,6 +9,7 @@ import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.app.people.Person;
 import abbex.core.heights.DropSheet;
+import abbex.core.heights.Judgement;
 import abbex.core.heights.Method;
 import abbex.core.units.Pressure;
 import abbex.core.vehicle.Corner;
@@ -118,7 +119,7 @@ public class MeasureController {
             refusal = new Walk.Refusal(
                     where, raw, Numerals.html(words.say("problem.sent.other", Reader.of(me), other.raw())), "");
         }
-        return answer(me, id, sheetId, where, how, refusal, htmx);
+        return answer(me, opened, where, how, refusal, htmx);
     }
 
     @PostMapping("/jobs/{id}/sheets/{sheetId}/undo")
@@ -133,7 +134,7 @@ public class MeasureController {
         Corner where = corner(corner);
         boolean undone = sheets.undo(me, opened.sheet().row(), where, method(method), clock.instant());
         Walk.Refusal refusal = undone ? null : new Walk.Refusal(where, "", words.say("problem.nothing.to.undo"), "");
-        return answer(me, id, sheetId, where, method(method), refusal, htmx);
+        return answer(me, opened, where, method(method), refusal, htmx);
     }
 
     @PostMapping("/jobs/{id}/sheets/{sheetId}/state")
@@ -170,28 +171,35 @@ public class MeasureController {
         return page;
     }
 
-    private record Opened(Job job, JobSheets all, SheetData sheet) {}
+    private record Opened(Job job, JobSheets all, SheetData sheet, Judgement judged) {
+        boolean doubts() {
+            return !judged.suspects().isEmpty();
+        }
+    }
 
     private Opened open(Person me, UUID id, UUID sheetId) {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
         JobSheets all = sheets.of(me.shop(), id);
-        return new Opened(job, all, all.find(sheetId).orElseThrow(NotHere::new));
+        return new Opened(job, all, all.find(sheetId).orElseThrow(NotHere::new), all.judge(job));
     }
 
+    /** The arch that was read, and every arch where a doubt came up or went away by it. */
     private ModelAndView answer(
             Person me,
-            UUID id,
-            UUID sheetId,
+            Opened before,
             Corner corner,
             Method method,
             Walk.@Nullable Refusal refusal,
             @Nullable String htmx) {
+        UUID id = before.job().id();
+        UUID sheetId = before.sheet().row().id();
         if (htmx == null && refusal == null) {
             return new ModelAndView("redirect:/jobs/" + id + "/sheets/" + sheetId + "?method=" + method);
         }
-        ModelAndView page = page(
-                me, open(me, id, sheetId), method, refusal, Map.of(), htmx == null ? "measure" : "measure :: taken");
-        page.addObject("corner", corner);
+        Opened now = open(me, id, sheetId);
+        boolean doubts = before.doubts() || now.doubts();
+        ModelAndView page = page(me, now, method, refusal, Map.of(), htmx == null ? "measure" : "measure :: taken");
+        page.addObject("corner", doubts ? "all" : corner);
         page.setStatus(refusal == null ? HttpStatus.OK : HttpStatus.valueOf(422));
         return page;
     }
@@ -204,15 +212,17 @@ public class MeasureController {
             Map<String, String> problems,
             String view) {
         Reader reader = Reader.of(me);
-        DropSheet drops = o.all().compare(o.job());
+        Judgement judged = o.judged();
+        DropSheet drops = judged.drops();
         ModelAndView page = new ModelAndView(view);
         page.addObject("stamp", sheets.stamp(me.shop(), o.job().id()));
-        Walk walk = Walk.of(o.job(), o.all(), o.sheet(), method, me.id(), drops, reader, words, refusal);
+        Walk walk = Walk.of(o.job(), o.all(), o.sheet(), method, me.id(), judged, reader, words, refusal);
         page.addObject("walk", walk);
         page.addObject("says", words.findings(drops.findings(), reader));
         page.addObject("sheets", o.all().sheets());
         page.addObject("sheet", o.sheet());
-        page.addObject("head", HeadsFromSheets.head(o.job(), "measure", sheets.progress(o.job(), o.all(), reader)));
+        page.addObject(
+                "head", HeadsFromSheets.head(o.job(), "measure", sheets.progress(o.job(), o.all(), judged, reader)));
         page.addObject("state", state(o, problems));
         page.addObject("stateSaid", String.join(" · ", o.sheet().said(words::say)));
         page.addObject(

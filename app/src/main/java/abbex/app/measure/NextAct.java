@@ -8,6 +8,7 @@ import abbex.core.figure.Finding;
 import abbex.core.figure.Severity;
 import abbex.core.heights.DropSheet;
 import abbex.core.heights.HeightSheet;
+import abbex.core.heights.Judgement;
 import abbex.core.heights.Method;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
@@ -26,8 +27,8 @@ class NextAct {
         this.words = words;
     }
 
-    Progress of(Job job, JobSheets sheets, Reader reader) {
-        DropSheet drop = sheets.compare(job);
+    Progress of(Job job, JobSheets sheets, Judgement judged, Reader reader) {
+        DropSheet drop = judged.drops();
         HeightSheet before = sheets.before().map(SheetData::heights).orElseGet(HeightSheet::empty);
         Optional<HeightSheet> now = sheets.now().map(SheetData::heights);
         int readings =
@@ -41,6 +42,10 @@ class NextAct {
         if (before.isEmpty()) {
             return new Progress("", words.say("next.arrived"), job.kit(), "open", readings, false);
         }
+        Optional<String> again = again(sheets, judged, reader);
+        if (again.isPresent()) {
+            return new Progress(summary, again.get(), detail, "look", readings, false);
+        }
         Optional<String> left = missing(before, before, reader);
         if (now.isEmpty() || now.get().isEmpty()) {
             String act =
@@ -53,6 +58,16 @@ class NextAct {
         }
         return new Progress(
                 summary, words.say(worst.isPresent() ? "next.look" : "next.handover"), detail, mark, readings, true);
+    }
+
+    /** A suspicious reading of the newest sheet is taken again before anything else: the tape is still at hand. */
+    private Optional<String> again(JobSheets sheets, Judgement judged, Reader reader) {
+        int newest = sheets.sheets().size() - 1;
+        return judged.suspects().stream()
+                .filter(s -> s.sheet() == newest)
+                .findFirst()
+                .map(s -> words.say(
+                        "next.again", reader, s.spot().corner(), s.spot().method()));
     }
 
     /** The first spot in walking order that is still to read, of a method that is begun on the sheet if there is one. */

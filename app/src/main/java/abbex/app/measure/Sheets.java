@@ -8,6 +8,7 @@ import abbex.app.people.People;
 import abbex.app.people.Person;
 import abbex.app.store.Ids;
 import abbex.app.store.Times;
+import abbex.core.heights.Judgement;
 import abbex.core.heights.Method;
 import abbex.core.units.Graduation;
 import abbex.core.units.Length;
@@ -160,11 +161,15 @@ public class Sheets {
     }
 
     public Progress progress(UUID shop, Job job, Reader reader) {
-        return nextAct.of(job, of(shop, job.id()), reader);
+        return progress(job, of(shop, job.id()), reader);
     }
 
     public Progress progress(Job job, JobSheets sheets, Reader reader) {
-        return nextAct.of(job, sheets, reader);
+        return progress(job, sheets, sheets.judge(job), reader);
+    }
+
+    Progress progress(Job job, JobSheets sheets, Judgement judged, Reader reader) {
+        return nextAct.of(job, sheets, judged, reader);
     }
 
     /** Opens the next sheet of a job: the first as arrived, the second at set-down. */

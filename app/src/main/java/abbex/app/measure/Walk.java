@@ -8,9 +8,11 @@ import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.app.store.Ids;
 import abbex.core.heights.CornerDrop;
-import abbex.core.heights.DropSheet;
 import abbex.core.heights.HeightSheet;
+import abbex.core.heights.Judgement;
 import abbex.core.heights.Method;
+import abbex.core.heights.Spot;
+import abbex.core.heights.Suspect;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.VehicleKind;
@@ -48,6 +50,7 @@ public record Walk(
      * @param others what other people read here
      * @param problem why the text was not taken, made safe; empty when it was
      * @param offer what would be right
+     * @param suspect what all other readings say, made safe, when this one does not go with them
      */
     public record Arch(
             Corner corner,
@@ -64,6 +67,7 @@ public record Walk(
             UUID client,
             String problem,
             String offer,
+            String suspect,
             ArchDrawing drawing) {}
 
     /** A text that was not taken, to be shown again with its reason. */
@@ -75,7 +79,7 @@ public record Walk(
             SheetData sheet,
             Method method,
             UUID me,
-            DropSheet drops,
+            Judgement judged,
             Reader reader,
             Words words,
             @Nullable Refusal refusal) {
@@ -91,7 +95,7 @@ public record Walk(
                 .toList();
         List<Arch> arches = Corner.WALK.stream()
                 .map(corner ->
-                        arch(job, sheets, sheet, here, before, corner, method, me, drops, reader, words, refusal))
+                        arch(job, sheets, sheet, here, before, corner, method, me, judged, reader, words, refusal))
                 .toList();
         return new Walk(
                 job.id(), sheet.row().id(), sheet.row().first(), method, chips, arches, next(here, before, method));
@@ -106,7 +110,7 @@ public record Walk(
             Corner corner,
             Method method,
             UUID me,
-            DropSheet drops,
+            Judgement judged,
             Reader reader,
             Words words,
             @Nullable Refusal refusal) {
@@ -121,7 +125,7 @@ public record Walk(
                 .findFirst()
                 .map(r -> Numerals.html(Numerals.reading(r.tapeReading())))
                 .orElse("");
-        CornerDrop drop = drops.corners().get(corner);
+        CornerDrop drop = judged.drops().corners().get(corner);
         String fell = sheet.row().first() || !drop.byMethod().containsKey(method)
                 ? ""
                 : Numerals.html(
@@ -152,7 +156,28 @@ public record Walk(
                 Ids.fresh(),
                 refused ? refusal.problem() : "",
                 refused ? refusal.offer() : "",
+                suspect(sheets, sheet, Spot.of(corner, method), judged, reader, words),
                 ArchDrawing.of(corner, method, wheel(job, corner, here, before), before, here));
+    }
+
+    private static String suspect(
+            JobSheets sheets, SheetData sheet, Spot spot, Judgement judged, Reader reader, Words words) {
+        int number = sheets.sheets().indexOf(sheet);
+        List<Suspect> suspects = judged.suspects();
+        return suspects.stream()
+                .filter(s -> s.sheet() == number && s.spot().equals(spot))
+                .findFirst()
+                .map(s -> suspects.size() > 1
+                        ? words.say("suspect.one.of", reader, suspects.size())
+                        : words.say(
+                                "suspect.others",
+                                reader,
+                                s.probable(sheet.heights()
+                                        .at(spot.corner(), spot.method())
+                                        .orElseThrow()
+                                        .value())))
+                .map(Numerals::html)
+                .orElse("");
     }
 
     private static ArchDrawing.Wheel wheel(Job job, Corner corner, HeightSheet here, @Nullable HeightSheet before) {

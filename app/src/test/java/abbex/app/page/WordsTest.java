@@ -10,6 +10,7 @@ import abbex.core.heights.DropSheet;
 import abbex.core.heights.HeightFinding;
 import abbex.core.heights.HeightFormula;
 import abbex.core.heights.HeightSheet;
+import abbex.core.heights.Judgement;
 import abbex.core.heights.Limits;
 import abbex.core.heights.Method;
 import abbex.core.heights.Reading;
@@ -149,7 +150,10 @@ class WordsTest {
         int wild = random.nextInt(3) * 3;
         HeightSheet before = sheet(random, 0, wild);
         HeightSheet after = random.nextInt(5) == 0 ? HeightSheet.empty() : sheet(random, 16, wild);
-        return DropSheet.compare(vehicle, before, after, new Advertised(ranges), Limits.USUAL);
+        return random.nextBoolean()
+                ? DropSheet.compare(vehicle, before, after, new Advertised(ranges), Limits.USUAL)
+                : Judgement.of(vehicle, List.of(before, after), new Advertised(ranges), Limits.USUAL)
+                        .drops();
     }
 
     private static HeightSheet sheet(Random random, int drop, int wild) {

@@ -175,6 +175,9 @@ class AccountsTest {
             assertEquals("", setPin(fresh, "longer one 77", pin), pin);
         }
         assertEquals("", setPin(fresh, "not the password", "2581"));
+        tamsin.get("/people");
+        tamsin.post("/people/" + id(name) + "/deactivate");
+        assertEquals(302, tablet.get("/account").statusCode(), "a session by PIN ends with its person as well");
     }
 
     @Test

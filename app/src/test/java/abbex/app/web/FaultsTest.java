@@ -7,12 +7,18 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import abbex.app.support.Screen;
 import abbex.app.support.Shop;
 import abbex.app.support.Visitor;
+import ch.qos.logback.classic.Logger;
+import ch.qos.logback.classic.spi.ILoggingEvent;
+import ch.qos.logback.core.read.ListAppender;
 import com.microsoft.playwright.Page;
 import java.net.http.HttpResponse;
 import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.slf4j.LoggerFactory;
 import org.springframework.jdbc.core.simple.JdbcClient;
 
 /** The database dies while people work: the page says so, and what was typed is stored once when it is back. */
@@ -64,6 +70,28 @@ class FaultsTest {
         HttpResponse<String> away = anybody.get("/health");
         assertEquals(503, away.statusCode());
         assertTrue(away.body().contains("\"database\":\"away\""), away.body());
+    }
+
+    @Test
+    void the_problem_page_shows_a_number_that_finds_the_line() {
+        Visitor tamsin = Visitor.signedIn("tamsin");
+        JdbcClient jdbc = Shop.bean(JdbcClient.class);
+        ListAppender<ILoggingEvent> log = new ListAppender<>();
+        Logger root = (Logger) LoggerFactory.getLogger(Logger.ROOT_LOGGER_NAME);
+        log.start();
+        root.addAppender(log);
+        jdbc.sql("rename table audit to audit_away").update();
+        try {
+            HttpResponse<String> answer = tamsin.get("/audit");
+            assertEquals(500, answer.statusCode());
+            Matcher number = Pattern.compile("Number <b>([0-9a-f]{8})</b>").matcher(answer.body());
+            assertTrue(number.find(), answer.body());
+            assertTrue(log.list.stream().anyMatch(e -> e.getFormattedMessage().contains(number.group(1))));
+            assertTrue(!answer.body().contains("Exception") && !answer.body().contains("audit_away"));
+        } finally {
+            jdbc.sql("rename table audit_away to audit").update();
+            root.detachAppender(log);
+        }
     }
 
     private static int eventually(Visitor who, String path) throws InterruptedException {

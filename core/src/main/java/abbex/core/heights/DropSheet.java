@@ -52,4 +52,8 @@ public record DropSheet(
         c.findings().sort(Finding.WORST_FIRST);
         return new DropSheet(vehicle, corners, ends, diagonals, rake, List.copyOf(c.findings()));
     }
+
+    DropSheet withFindings(List<Finding> other) {
+        return new DropSheet(vehicle, corners, ends, diagonals, rake, List.copyOf(other));
+    }
 }

@@ -4,6 +4,10 @@ import abbex.core.figure.FindingCode;
 
 /** What a drop sheet may have to say. The order is that in which findings of one severity are shown. */
 public enum HeightFinding implements FindingCode {
+    READING_SUSPECT(false),
+    READING_SUSPECT_BEFORE(false),
+    READING_TWINS(false),
+    READINGS_SUSPECT(false),
     STATE_PRESSURE(false),
     STATE_DIFFERS(false),
     PRESSURE_NOT_TAKEN(true),

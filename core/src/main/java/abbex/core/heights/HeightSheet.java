@@ -51,6 +51,13 @@ public final class HeightSheet {
         return of(SheetState.NOT_TAKEN, List.of());
     }
 
+    /** The same sheet as if one spot had not been read. */
+    HeightSheet without(Spot spot) {
+        Height[] rest = heights.clone();
+        rest[spot.index()] = null;
+        return new HeightSheet(state, rest);
+    }
+
     public SheetState state() {
         return state;
     }

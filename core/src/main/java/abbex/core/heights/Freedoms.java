@@ -1,0 +1,24 @@
+package abbex.core.heights;
+
+import abbex.core.vehicle.VehicleKind;
+
+/**
+ * How far what is nearly the same may honestly differ, one standard deviation in millimetres. Common practice or ours, none
+ * with a published source; each may be changed.
+ *
+ * @param diagonal change of the diagonal difference of ground-referenced heights between two sheets: twist of body and floor
+ * @param tyresOfSheet all loaded radii together between two sheets: temperature, a pressure gauge
+ * @param tyre one loaded radius between two sheets: load and pressure of that corner
+ * @param sides loaded radius left against right of one axle
+ * @param wheel rim radius of one wheel against the others of its axle
+ * @param tread unloaded radius of one tyre against the others of its axle
+ */
+public record Freedoms(double diagonal, double tyresOfSheet, double tyre, double sides, double wheel, double tread) {
+    /** Nothing settles it. */
+    static final double FREE = 1e4;
+
+    public static Freedoms of(VehicleKind kind, Limits limits) {
+        double twist = (kind == VehicleKind.CAR ? limits.twistCar() : limits.twistTruck()).mm();
+        return new Freedoms(twist, 0.7, 0.5, 1, 0.3, 0.7);
+    }
+}

@@ -1,0 +1,88 @@
+package abbex.core.heights;
+
+import abbex.core.figure.Finding;
+import abbex.core.figure.Severity;
+import abbex.core.units.Length;
+import abbex.core.vehicle.Vehicle;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * The first sheet against the last, and all sheets as one truth: when one reading explains what looks odd, that reading is
+ * named and the oddities that go away without it are not said beside it.
+ *
+ * @param drops figures from the readings as they stand, with the findings that are left to say
+ * @param suspects the readings that do not go with the rest, the most suspicious first
+ */
+public record Judgement(DropSheet drops, List<Suspect> suspects) {
+    private record Said(String code, String place) {
+        static Said of(Finding finding) {
+            return new Said(finding.code().name(), finding.place().code());
+        }
+    }
+
+    /**
+     * Judges all sheets of a job.
+     *
+     * @param sheets in order of time; one alone is a vehicle as it arrived
+     */
+    public static Judgement of(Vehicle vehicle, List<HeightSheet> sheets, Advertised advertised, Limits limits) {
+        DropSheet drops = compare(vehicle, sheets, advertised, limits);
+        List<Suspect> suspects = Adjustment.of(vehicle, sheets, Freedoms.of(vehicle.kind(), limits))
+                .suspects();
+        if (suspects.isEmpty()) {
+            return new Judgement(drops, suspects);
+        }
+        List<Finding> findings = new ArrayList<>();
+        findings.add(finding(sheets, suspects));
+        Set<Said> left = new HashSet<>();
+        compare(vehicle, without(sheets, suspects.get(0)), advertised, limits)
+                .findings()
+                .forEach(f -> left.add(Said.of(f)));
+        for (Finding finding : drops.findings()) {
+            boolean odd = finding.severity().compareTo(Severity.NOTE) > 0;
+            if (!odd || suspects.size() > 1 || left.contains(Said.of(finding))) {
+                findings.add(finding);
+            }
+        }
+        findings.sort(Finding.WORST_FIRST);
+        return new Judgement(drops.withFindings(findings), suspects);
+    }
+
+    private static DropSheet compare(Vehicle vehicle, List<HeightSheet> sheets, Advertised advertised, Limits limits) {
+        HeightSheet before = sheets.isEmpty() ? HeightSheet.empty() : sheets.get(0);
+        HeightSheet after = sheets.size() < 2 ? HeightSheet.empty() : sheets.get(sheets.size() - 1);
+        return DropSheet.compare(vehicle, before, after, advertised, limits);
+    }
+
+    private static Finding finding(List<HeightSheet> sheets, List<Suspect> suspects) {
+        Suspect first = suspects.get(0);
+        Spot spot = first.spot();
+        if (suspects.size() > 1) {
+            List<Spot> spots = suspects.stream().map(Suspect::spot).distinct().toList();
+            return spots.size() == 1
+                    ? Finding.of(HeightFinding.READING_TWINS, Severity.LOOK, spot, spot)
+                    : Finding.of(HeightFinding.READINGS_SUSPECT, Severity.LOOK, spot, spots);
+        }
+        Length read = sheets.get(first.sheet())
+                .at(spot.corner(), spot.method())
+                .orElseThrow()
+                .value();
+        boolean lowered = first.sheet() == 0 && sheets.size() > 1;
+        return Finding.of(
+                lowered ? HeightFinding.READING_SUSPECT_BEFORE : HeightFinding.READING_SUSPECT,
+                Severity.LOOK,
+                spot,
+                spot,
+                read,
+                first.probable(read));
+    }
+
+    private static List<HeightSheet> without(List<HeightSheet> sheets, Suspect suspect) {
+        List<HeightSheet> rest = new ArrayList<>(sheets);
+        rest.set(suspect.sheet(), sheets.get(suspect.sheet()).without(suspect.spot()));
+        return rest;
+    }
+}

@@ -1,0 +1,21 @@
+package abbex.core.heights;
+
+import abbex.core.units.Estimate;
+import abbex.core.units.Length;
+import abbex.core.units.Uncertainty;
+
+/**
+ * A reading that does not go with the others.
+ *
+ * @param sheet its sheet, counted from 0
+ * @param spot where it was read
+ * @param weight its standardised residual; the square is what chi-square loses without it
+ * @param error what it has too much by all others
+ * @param errorStandard the standard deviation of the error
+ */
+public record Suspect(int sheet, Spot spot, double weight, Length error, Length errorStandard) {
+    /** What all others say it should read, with the uncertainty of that. */
+    public Estimate probable(Length read) {
+        return new Estimate(read.minus(error), Uncertainty.known(errorStandard.mm()));
+    }
+}

@@ -1,0 +1,169 @@
+package abbex.core.heights;
+
+import abbex.core.units.Graduation;
+import abbex.core.units.Length;
+import abbex.core.units.TapeReading;
+import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.End;
+import abbex.core.vehicle.Vehicle;
+import abbex.core.vehicle.VehicleKind;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+
+/**
+ * A drawn job: a car lowered, its heights read with a 1/16 in tape on one or two sheets. The widths of everything that may
+ * honestly differ and the tape's noise are drawn log-uniform in 0.7 … 1.4 of the program's; two of a hundred readings have
+ * twice the noise.
+ */
+final class DrawnJob {
+    static final Vehicle CAR =
+            Vehicle.of(VehicleKind.CAR).withWheelbase(Length.ofMm(2700)).withFrameBase(Length.ofMm(1755));
+
+    private static final Graduation TAPE = Graduation.SIXTEENTH_INCH;
+
+    private final Random random;
+    private final List<Method> methods;
+    private final int sheets;
+    private final double[][][] truth;
+    private final TapeReading[][][] read;
+    int slipSheet = -1;
+    Spot slipSpot;
+    double slip;
+
+    DrawnJob(Random random, List<Method> methods, int sheets) {
+        this.random = random;
+        this.methods = methods;
+        this.sheets = sheets;
+        this.truth = new double[sheets][Corner.values().length][Method.values().length];
+        this.read = new TapeReading[sheets][Corner.values().length][Method.values().length];
+        drawTruth();
+        double noise = factor();
+        for (int s = 0; s < sheets; s++) {
+            for (Corner corner : Corner.values()) {
+                for (Method method : methods) {
+                    double wide = random.nextInt(50) == 0 ? 2 : 1;
+                    double error =
+                            random.nextGaussian() * method.repeatability().mm() * noise * wide;
+                    set(s, corner, method, truth(s, corner, method) + error);
+                }
+            }
+        }
+    }
+
+    private double factor() {
+        return Math.exp(Math.log(0.7) + random.nextDouble() * Math.log(2));
+    }
+
+    private double gauss(double width) {
+        return random.nextGaussian() * width;
+    }
+
+    private void drawTruth() {
+        Freedoms usual = Freedoms.of(VehicleKind.CAR, Limits.USUAL);
+        double diagonal = usual.diagonal() * factor();
+        double tyres = usual.tyresOfSheet() * factor();
+        double tyre = usual.tyre() * factor();
+        double sides = usual.sides() * factor();
+        double wheel = usual.wheel() * factor();
+        double tread = usual.tread() * factor();
+        Map<Corner, double[]> at = new EnumMap<>(Corner.class);
+        double[] loaded = {300 + gauss(8), 300 + gauss(8)};
+        double[] unequal = {gauss(sides / 2), gauss(sides / 2)};
+        double[] rim = {235 + gauss(5), 235 + gauss(5)};
+        for (Corner corner : Corner.values()) {
+            int end = corner.end() == End.FRONT ? 0 : 1;
+            at.put(corner, new double[] {
+                660 + 15 * end + gauss(4),
+                210 + 20 * end + gauss(4),
+                loaded[end] + (corner.isLeft() ? unequal[end] : -unequal[end]),
+                rim[end] + gauss(wheel),
+                loaded[end] + 12 + gauss(tread)
+            });
+        }
+        for (int s = 0; s < sheets; s++) {
+            double heave = s == 0 ? 0 : -20 - 30 * random.nextDouble();
+            double pitch = s == 0 ? 0 : gauss(5);
+            double roll = s == 0 ? 0 : gauss(2);
+            double twist = s == 0 ? 0 : gauss(diagonal / 4);
+            double warm = s == 0 ? 0 : gauss(tyres);
+            for (Corner corner : Corner.values()) {
+                double[] c = at.get(corner);
+                int a = corner.end() == End.FRONT ? 1 : -1;
+                int b = corner.isLeft() ? 1 : -1;
+                double lip = c[0] + heave + pitch * a + roll * b + twist * a * b;
+                double frame = c[1] + heave + 0.65 * pitch * a + 0.85 * roll * b + 0.65 * 0.85 * twist * a * b;
+                double radius = c[2] + warm + (s == 0 ? 0 : gauss(tyre));
+                double[] t = truth[s][corner.ordinal()];
+                t[Method.GF.ordinal()] = lip;
+                t[Method.HF.ordinal()] = lip - radius;
+                t[Method.RIM.ordinal()] = lip - radius + c[3];
+                t[Method.FG.ordinal()] = frame;
+                t[Method.TG.ordinal()] = lip - radius - c[4];
+            }
+        }
+    }
+
+    double truth(int sheet, Corner corner, Method method) {
+        return truth[sheet][corner.ordinal()][method.ordinal()];
+    }
+
+    double read(int sheet, Corner corner, Method method) {
+        return read[sheet][corner.ordinal()][method.ordinal()].value().mm();
+    }
+
+    private void set(int sheet, Corner corner, Method method, double mm) {
+        long step = TAPE.step().nm();
+        Length rounded = Length.ofNm(Math.round(mm * 1e6 / step) * step);
+        read[sheet][corner.ordinal()][method.ordinal()] = TapeReading.of(rounded, TAPE);
+    }
+
+    /** Somebody misreads: 3/16 to 1 in, either way, anywhere. */
+    void plant() {
+        slipSheet = random.nextInt(sheets);
+        Corner corner = Corner.values()[random.nextInt(4)];
+        Method method = methods.get(random.nextInt(methods.size()));
+        slipSpot = Spot.of(corner, method);
+        slip = (random.nextBoolean() ? 1 : -1) * 25.4 * (3 / 16.0 + random.nextDouble() * 13 / 16);
+        set(slipSheet, corner, method, read(slipSheet, corner, method) + slip);
+    }
+
+    /** The reading is taken again, this time right. */
+    void again(int sheet, Spot spot) {
+        set(
+                sheet,
+                spot.corner(),
+                spot.method(),
+                truth(sheet, spot.corner(), spot.method())
+                        + gauss(spot.method().repeatability().mm()));
+    }
+
+    boolean planted(Suspect suspect) {
+        return suspect.sheet() == slipSheet && suspect.spot().equals(slipSpot);
+    }
+
+    /** The same spot on the other sheet. */
+    boolean twin(Suspect suspect) {
+        return suspect.sheet() != slipSheet && suspect.spot().equals(slipSpot);
+    }
+
+    List<HeightSheet> sheets() {
+        List<HeightSheet> all = new ArrayList<>();
+        for (int s = 0; s < sheets; s++) {
+            List<Reading> readings = new ArrayList<>();
+            for (Corner corner : Corner.values()) {
+                for (Method method : methods) {
+                    readings.add(Reading.of(Spot.of(corner, method), read[s][corner.ordinal()][method.ordinal()]));
+                }
+            }
+            all.add(HeightSheet.of(SheetState.NOT_TAKEN, readings));
+        }
+        return all;
+    }
+
+    Adjustment adjust() {
+        return Adjustment.of(CAR, sheets(), Freedoms.of(VehicleKind.CAR, Limits.USUAL));
+    }
+}
