@@ -8,6 +8,7 @@ import abbex.core.heights.Height;
 import abbex.core.heights.Method;
 import abbex.core.heights.Reading;
 import abbex.core.heights.SheetState;
+import abbex.core.heights.Slip;
 import abbex.core.heights.Spot;
 import abbex.core.units.Angle;
 import abbex.core.units.Estimate;
@@ -183,6 +184,9 @@ public class Words {
         }
         if (value instanceof SheetState.Item item) {
             return say("item." + item.name());
+        }
+        if (value instanceof Slip slip) {
+            return say("slip." + slip.name());
         }
         if (value instanceof LengthUnit unit) {
             return say("unit." + unit.name());

@@ -15,6 +15,7 @@ import abbex.core.heights.Limits;
 import abbex.core.heights.Method;
 import abbex.core.heights.Reading;
 import abbex.core.heights.SheetState;
+import abbex.core.heights.Slip;
 import abbex.core.heights.Spot;
 import abbex.core.units.Graduation;
 import abbex.core.units.Length;
@@ -111,6 +112,15 @@ class WordsTest {
     void every_refusal_has_its_words() {
         for (TapeParse.Refusal why : TapeParse.Refusal.values()) {
             good(words.refusal(new TapeParse.Refused("x", why, List.of("25 7/15", "120 in"), List.of()), INCHES));
+        }
+    }
+
+    @Test
+    void every_slip_has_its_words() {
+        for (Slip slip : Slip.values()) {
+            String said = words.say("finding.READING_SUSPECT.text", INCHES, "x", "x", "x", slip);
+            good(said);
+            assertTrue(said.endsWith(". Take it again.") || said.endsWith("? Take it again."), said);
         }
     }
 

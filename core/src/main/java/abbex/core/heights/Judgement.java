@@ -77,7 +77,8 @@ public record Judgement(DropSheet drops, List<Suspect> suspects) {
                 spot,
                 spot,
                 read,
-                first.probable(read));
+                first.probable(read),
+                Slips.explain(sheets, first));
     }
 
     private static List<HeightSheet> without(List<HeightSheet> sheets, Suspect suspect) {
