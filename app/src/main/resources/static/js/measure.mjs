@@ -19,9 +19,6 @@ export function walk() {
       if (kept.sent) queueMicrotask(() => send(input));
     }
   }
-  const first = inputs().find((i) => i.getAttribute('aria-invalid')) || inputs().find((i) => i.classList.contains('dirty')) || inputs().find(open) || null;
-  if (first) first.focus();
-
   area.addEventListener('input', (e) => {
     if (!e.target.matches('.reading')) return;
     const form = e.target.form;
@@ -124,6 +121,10 @@ export function walk() {
     const at = all.findIndex((a) => a.getAttribute('aria-current'));
     all[(at + 1) % all.length].click();
   });
+  // What was typed before this script was there is kept as well, and whoever types already is not sent elsewhere.
+  for (const input of inputs()) if (input.value !== input.dataset.kept && !input.classList.contains('dirty') && !input.getAttribute('aria-invalid')) input.dispatchEvent(new Event('input', { bubbles: true }));
+  const first = inputs().find((i) => i.getAttribute('aria-invalid')) || inputs().find((i) => i.classList.contains('dirty')) || inputs().find(open) || null;
+  if (first && !document.activeElement?.matches('.reading')) first.focus();
 }
 
 /** The field shows the typed text instead of the reading that stands, until it is taken. */

@@ -2,9 +2,11 @@ package abbex.app.api;
 
 import abbex.app.page.Words;
 import abbex.core.heights.DropSheet;
+import abbex.core.heights.Judgement;
 import abbex.core.heights.Limits;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
+import java.util.List;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.ExceptionHandler;
@@ -41,8 +43,9 @@ class ComputeController {
     @RequestMapping("/api/v1/compute/drop")
     ResponseEntity<String> drop(HttpServletRequest request) throws IOException {
         DropRequest asked = DropRequest.of(body(request), words);
-        DropSheet sheet =
-                DropSheet.compare(asked.vehicle(), asked.before(), asked.after(), asked.advertised(), Limits.USUAL);
+        DropSheet sheet = Judgement.of(
+                        asked.vehicle(), List.of(asked.before(), asked.after()), asked.advertised(), Limits.USUAL)
+                .drops();
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_JSON)
                 .body(json.writeValueAsString(DropAnswer.of(sheet, asked.reader(), words)));

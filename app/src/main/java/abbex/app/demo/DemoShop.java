@@ -144,7 +144,7 @@ class DemoShop implements FirstShop {
         jobs.receive(job, by);
         read(by, job, story.before, story.stateBefore, arrived.plus(Duration.ofMinutes(20)));
         if (!story.after.isEmpty()) {
-            sheets.open(by, job.id(), arrived.plus(Duration.ofMinutes(140)));
+            sheets.open(by, job.id(), SheetRow.Stage.FIRST_SET_DOWN, arrived.plus(Duration.ofMinutes(140)));
             read(by, job, story.after, story.stateAfter, arrived.plus(Duration.ofMinutes(142)));
         }
         if (story.handedOver) {

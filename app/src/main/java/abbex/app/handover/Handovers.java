@@ -2,6 +2,7 @@ package abbex.app.handover;
 
 import abbex.app.arrive.Job;
 import abbex.app.measure.JobSheets;
+import abbex.app.measure.SheetData;
 import abbex.app.people.Person;
 import abbex.app.store.Ids;
 import abbex.app.store.Times;
@@ -93,8 +94,11 @@ public class Handovers {
                 .measures()
                 .forEach((measure, measured) -> inputs.put(
                         measure.name().toLowerCase(java.util.Locale.ROOT).replace('_', ' '), line(measured.raw())));
+        SheetData newest = sheets.newest().orElse(null);
         sheets.sheets().forEach(sheet -> {
-            String stage = sheet.row().first() ? "before" : "now";
+            String stage = sheet.row().first()
+                    ? "before"
+                    : sheet == newest ? "now" : "sheet " + sheet.row().seq();
             sheet.heights()
                     .all()
                     .forEach(height -> inputs.put(

@@ -25,7 +25,7 @@ class HeadsFromSheets implements JobHeads {
 
     @EventListener
     void received(JobReceived received) {
-        sheets.open(received.by(), received.job(), received.at());
+        sheets.open(received.by(), received.job(), SheetRow.Stage.AS_ARRIVED, received.at());
     }
 
     @Override

@@ -28,9 +28,20 @@ public record JobSheets(List<SheetData> sheets) {
 
     /** The first sheet against the newest, and all of them as one truth. */
     public Judgement judge(Job job) {
+        return judge(job, sheets.size() - 1);
+    }
+
+    /** The same with the sheet that is looked at; the newest while it is the first. */
+    Judgement judge(Job job, SheetData shown) {
+        int number = sheets.indexOf(shown);
+        return judge(job, number == 0 ? sheets.size() - 1 : number);
+    }
+
+    private Judgement judge(Job job, int shown) {
         return Judgement.of(
                 job.vehicle().vehicle(),
                 sheets.stream().map(SheetData::heights).toList(),
+                shown,
                 job.advertised(),
                 Limits.USUAL);
     }

@@ -88,9 +88,13 @@ public class MeasureController {
     }
 
     @PostMapping("/jobs/{id}/set-down")
-    String setDown(@Me Person me, @PathVariable UUID id) {
+    String setDown(
+            @Me Person me, @PathVariable UUID id, @RequestParam(defaultValue = "FIRST_SET_DOWN") SheetRow.Stage stage) {
         jobs.find(me.shop(), id).orElseThrow(NotHere::new);
-        return "redirect:/jobs/" + id + "/sheets/" + sheets.open(me, id, clock.instant());
+        if (stage == SheetRow.Stage.AS_ARRIVED) {
+            throw new NotHere();
+        }
+        return "redirect:/jobs/" + id + "/sheets/" + sheets.open(me, id, stage, clock.instant());
     }
 
     @PostMapping("/jobs/{id}/sheets/{sheetId}/readings")
@@ -180,7 +184,8 @@ public class MeasureController {
     private Opened open(Person me, UUID id, UUID sheetId) {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
         JobSheets all = sheets.of(me.shop(), id);
-        return new Opened(job, all, all.find(sheetId).orElseThrow(NotHere::new), all.judge(job));
+        SheetData sheet = all.find(sheetId).orElseThrow(NotHere::new);
+        return new Opened(job, all, sheet, all.judge(job, sheet));
     }
 
     /** The arch that was read, and every arch where a doubt came up or went away by it. */
@@ -221,13 +226,13 @@ public class MeasureController {
         page.addObject("says", words.findings(drops.findings(), reader));
         page.addObject("sheets", o.all().sheets());
         page.addObject("sheet", o.sheet());
-        page.addObject(
-                "head", HeadsFromSheets.head(o.job(), "measure", sheets.progress(o.job(), o.all(), judged, reader)));
+        page.addObject("head", HeadsFromSheets.head(o.job(), "measure", sheets.progress(o.job(), o.all(), reader)));
         page.addObject("state", state(o, problems));
         page.addObject("stateSaid", String.join(" · ", o.sheet().said(words::say)));
-        page.addObject(
-                "canSetDown",
-                o.all().sheets().size() == 1 && !o.sheet().current().isEmpty());
+        SheetData newest = o.all().newest().orElseThrow();
+        page.addObject("canMeasureAgain", !newest.current().isEmpty());
+        page.addObject("nextStage", newest.row().stage().next());
+        page.addObject("laterStages", SheetRow.Stage.later());
         page.addObject("typed", Map.of());
         page.addObject("words", words);
         page.addObject("clock", reader);

@@ -41,6 +41,11 @@ public final class SheetData {
         return state;
     }
 
+    /** Opened at that stage, and nobody has written on it. */
+    boolean fresh(SheetRow.Stage stage) {
+        return row.stage() == stage && current.isEmpty() && state.isEmpty();
+    }
+
     /** What the core compares. */
     public HeightSheet heights() {
         return heights;

@@ -3,6 +3,7 @@ package abbex.app.measure;
 import abbex.core.units.Graduation;
 import abbex.core.units.LengthUnit;
 import java.time.Instant;
+import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
@@ -25,7 +26,22 @@ public record SheetRow(
     /** At which point of the work a sheet is taken. */
     public enum Stage {
         AS_ARRIVED,
-        FIRST_SET_DOWN
+        FIRST_SET_DOWN,
+        AFTER_SHORT_DRIVE,
+        AFTER_HARD_DRIVE,
+        AFTER_ALIGNMENT,
+        SETTLED,
+        OTHER;
+
+        /** What usually comes next. */
+        Stage next() {
+            return values()[Math.min(ordinal() + 1, OTHER.ordinal())];
+        }
+
+        /** Those that a vehicle may be measured at again. */
+        static List<Stage> later() {
+            return List.of(values()).subList(1, values().length);
+        }
     }
 
     public boolean first() {

@@ -65,6 +65,9 @@ public class Sheets {
             """;
 
     /** Rows are only ever added, so their number tells whether anything is new. */
+    /** No vehicle is measured more often in one stay (ours, against a button that is held). */
+    private static final int MOST_SHEETS = 30;
+
     private static final String STAMP = """
             select (select count(*) from reading r join sheet s on s.id = r.sheet_id
                      where s.shop_id = :shop and s.job_id = :job)
@@ -172,12 +175,12 @@ public class Sheets {
         return nextAct.of(job, sheets, judged, reader);
     }
 
-    /** Opens the next sheet of a job: the first as arrived, the second at set-down. */
+    /** Opens the next sheet of a job; one of the same stage that nobody has written on yet is gone on with. */
     @Transactional
-    public UUID open(Person by, UUID job, Instant at) {
+    public UUID open(Person by, UUID job, SheetRow.Stage stage, Instant at) {
         JobSheets there = of(by.shop(), job);
         Optional<SheetData> newest = there.newest();
-        if (there.sheets().size() == SheetRow.Stage.values().length) {
+        if (newest.isPresent() && newest.get().fresh(stage) || there.sheets().size() >= MOST_SHEETS) {
             return newest.orElseThrow().row().id();
         }
         UUID id = Ids.fresh();
@@ -186,7 +189,7 @@ public class Sheets {
                 .param("shop", by.shop().toString())
                 .param("job", job.toString())
                 .param("seq", there.sheets().size() + 1)
-                .param("stage", SheetRow.Stage.values()[there.sheets().size()].name())
+                .param("stage", stage.name())
                 .param(
                         "baseline",
                         there.before().map(s -> s.row().id().toString()).orElse(null))

@@ -245,8 +245,8 @@ class SheetsTest {
 
     @Test
     void the_second_sheet_is_compared_with_the_first() {
-        UUID second = sheets.open(orla, job.id(), now);
-        assertEquals(second, sheets.open(orla, job.id(), now), "no third sheet yet");
+        UUID second = sheets.open(orla, job.id(), SheetRow.Stage.FIRST_SET_DOWN, now);
+        assertEquals(second, sheets.open(orla, job.id(), SheetRow.Stage.FIRST_SET_DOWN, now), "no third sheet yet");
         SheetRow row = newest(orla);
         assertEquals(sheet.id(), row.baseline());
         assertEquals(SheetRow.Stage.FIRST_SET_DOWN, row.stage());

@@ -59,7 +59,7 @@ public final class Visitor {
     }
 
     public HttpResponse<String> get(String path) {
-        return send(HttpRequest.newBuilder(URI.create(address + path)));
+        return send(HttpRequest.newBuilder(URI.create(address + path)).header("Accept", "text/html,*/*;q=0.8"));
     }
 
     public HttpResponse<byte[]> bytes(String path) {

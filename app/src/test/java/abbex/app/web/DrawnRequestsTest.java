@@ -64,7 +64,7 @@ class DrawnRequestsTest {
                     "kind shape archFront"),
             post("/jobs/{id}/move", 1, "", "place bay holder due"),
             post("/jobs/{id}/blank-customer", 0.2, "", ""),
-            post("/jobs/{id}/set-down", 0.2, "", ""),
+            post("/jobs/{id}/set-down", 0.2, "", "stage"),
             post("/jobs/{id}/hand-over", 0.2, "", ""),
             post("/jobs/{id}/sheets/{sheetId}/readings", 2, "raw", "corner method client"),
             post("/jobs/{id}/sheets/{sheetId}/undo", 1, "", "corner method"),

@@ -29,7 +29,17 @@ public record Judgement(DropSheet drops, List<Suspect> suspects) {
      * @param sheets in order of time; one alone is a vehicle as it arrived
      */
     public static Judgement of(Vehicle vehicle, List<HeightSheet> sheets, Advertised advertised, Limits limits) {
-        DropSheet drops = compare(vehicle, sheets, advertised, limits);
+        return of(vehicle, sheets, sheets.size() - 1, advertised, limits);
+    }
+
+    /**
+     * The same with another sheet than the last compared with the first.
+     *
+     * @param shown its place in the list, counted from 0; the first alone when it is 0
+     */
+    public static Judgement of(
+            Vehicle vehicle, List<HeightSheet> sheets, int shown, Advertised advertised, Limits limits) {
+        DropSheet drops = compare(vehicle, sheets, shown, advertised, limits);
         List<Suspect> suspects = Adjustment.of(vehicle, sheets, Freedoms.of(vehicle.kind(), limits))
                 .suspects();
         if (suspects.isEmpty()) {
@@ -38,7 +48,7 @@ public record Judgement(DropSheet drops, List<Suspect> suspects) {
         List<Finding> findings = new ArrayList<>();
         findings.add(finding(sheets, suspects));
         Set<Said> left = new HashSet<>();
-        compare(vehicle, without(sheets, suspects.get(0)), advertised, limits)
+        compare(vehicle, without(sheets, suspects.get(0)), shown, advertised, limits)
                 .findings()
                 .forEach(f -> left.add(Said.of(f)));
         for (Finding finding : drops.findings()) {
@@ -51,9 +61,10 @@ public record Judgement(DropSheet drops, List<Suspect> suspects) {
         return new Judgement(drops.withFindings(findings), suspects);
     }
 
-    private static DropSheet compare(Vehicle vehicle, List<HeightSheet> sheets, Advertised advertised, Limits limits) {
+    private static DropSheet compare(
+            Vehicle vehicle, List<HeightSheet> sheets, int shown, Advertised advertised, Limits limits) {
         HeightSheet before = sheets.isEmpty() ? HeightSheet.empty() : sheets.get(0);
-        HeightSheet after = sheets.size() < 2 ? HeightSheet.empty() : sheets.get(sheets.size() - 1);
+        HeightSheet after = shown < 1 ? HeightSheet.empty() : sheets.get(shown);
         return DropSheet.compare(vehicle, before, after, advertised, limits);
     }
 
@@ -70,9 +81,9 @@ public record Judgement(DropSheet drops, List<Suspect> suspects) {
                 .at(spot.corner(), spot.method())
                 .orElseThrow()
                 .value();
-        boolean lowered = first.sheet() == 0 && sheets.size() > 1;
+        boolean past = first.sheet() < sheets.size() - 1;
         return Finding.of(
-                lowered ? HeightFinding.READING_SUSPECT_BEFORE : HeightFinding.READING_SUSPECT,
+                past ? HeightFinding.READING_SUSPECT_BEFORE : HeightFinding.READING_SUSPECT,
                 Severity.LOOK,
                 spot,
                 spot,
