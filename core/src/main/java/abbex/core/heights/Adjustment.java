@@ -51,6 +51,20 @@ public final class Adjustment {
      * @param sheets in order of time, the first being the datum
      */
     public static Adjustment of(Vehicle vehicle, List<HeightSheet> sheets, Freedoms freedoms) {
+        return of(
+                vehicle,
+                sheets,
+                freedoms,
+                (sheet, height) -> height.estimate().uncertainty().standard());
+    }
+
+    /** The standard deviation of a height in mm. */
+    interface Standard {
+        double of(int sheet, Height height);
+    }
+
+    /** The same with other standard deviations than the heights' own. */
+    static Adjustment of(Vehicle vehicle, List<HeightSheet> sheets, Freedoms freedoms, Standard standard) {
         double pitch = vehicle.frameBase()
                 .flatMap(frame -> vehicle.wheelbase().map(base -> frame.mm() / base.mm()))
                 .orElse(USUAL_FRAME_PITCH);
@@ -63,7 +77,7 @@ public final class Adjustment {
                 Map<String, Double> parts = equations.parts(sheet, spot.corner(), spot.method());
                 double value = height.estimate().value().mm();
                 origins(equations, spot, value);
-                equations.add(parts, value, height.estimate().uncertainty().standard());
+                equations.add(parts, value, standard.of(sheet, height));
                 rows.add(new Row(sheet, spot));
             }
         }
@@ -134,12 +148,7 @@ public final class Adjustment {
      * empty when all readings go together.
      */
     public List<Suspect> suspects() {
-        int worst = -1;
-        for (int i = 0; i < rows.size(); i++) {
-            if (worst < 0 || Math.abs(fit.standardised(i)) > Math.abs(fit.standardised(worst))) {
-                worst = i;
-            }
-        }
+        int worst = worst();
         if (worst < 0 || Math.abs(fit.standardised(worst)) <= limit()) {
             return List.of();
         }
@@ -153,6 +162,23 @@ public final class Adjustment {
         }
         suspects.sort(Comparator.comparingDouble((Suspect s) -> -Math.abs(s.weight())));
         return List.copyOf(suspects);
+    }
+
+    /** The row of the greatest standardised residual; -1 when there is none. */
+    private int worst() {
+        int worst = -1;
+        for (int i = 0; i < rows.size(); i++) {
+            if (worst < 0 || Math.abs(fit.standardised(i)) > Math.abs(fit.standardised(worst))) {
+                worst = i;
+            }
+        }
+        return worst;
+    }
+
+    /** The most suspicious reading, however little suspicious it is. */
+    Optional<Suspect> mostSuspicious() {
+        int worst = worst();
+        return worst < 0 ? Optional.empty() : Optional.of(suspect(worst));
     }
 
     private double square(int row) {

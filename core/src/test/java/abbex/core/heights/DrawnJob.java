@@ -29,6 +29,8 @@ final class DrawnJob {
     private final int sheets;
     private final double[][][] truth;
     private final TapeReading[][][] read;
+    private final double[][][] standard;
+    private Freedoms drawn;
     int slipSheet = -1;
     Spot slipSpot;
     double slip;
@@ -39,6 +41,7 @@ final class DrawnJob {
         this.sheets = sheets;
         this.truth = new double[sheets][Corner.values().length][Method.values().length];
         this.read = new TapeReading[sheets][Corner.values().length][Method.values().length];
+        this.standard = new double[sheets][Corner.values().length][Method.values().length];
         drawTruth();
         double noise = factor();
         for (int s = 0; s < sheets; s++) {
@@ -47,6 +50,9 @@ final class DrawnJob {
                     double wide = random.nextInt(50) == 0 ? 2 : 1;
                     double error =
                             random.nextGaussian() * method.repeatability().mm() * noise * wide;
+                    standard[s][corner.ordinal()][method.ordinal()] = Math.hypot(
+                            method.repeatability().mm() * noise * wide,
+                            TAPE.step().mm() / Math.sqrt(12));
                     set(s, corner, method, truth(s, corner, method) + error);
                 }
             }
@@ -69,6 +75,7 @@ final class DrawnJob {
         double sides = usual.sides() * factor();
         double wheel = usual.wheel() * factor();
         double tread = usual.tread() * factor();
+        drawn = new Freedoms(diagonal, tyres, tyre, sides, wheel, tread);
         Map<Corner, double[]> at = new EnumMap<>(Corner.class);
         double[] loaded = {300 + gauss(8), 300 + gauss(8)};
         double[] unequal = {gauss(sides / 2), gauss(sides / 2)};
@@ -165,5 +172,15 @@ final class DrawnJob {
 
     Adjustment adjust() {
         return Adjustment.of(CAR, sheets(), Freedoms.of(VehicleKind.CAR, Limits.USUAL));
+    }
+
+    /** What somebody would find who knew every width and every reading's noise of this very job. */
+    Adjustment oracle() {
+        return Adjustment.of(
+                CAR,
+                sheets(),
+                drawn,
+                (sheet, height) -> standard[sheet][height.spot().corner().ordinal()][
+                        height.spot().method().ordinal()]);
     }
 }

@@ -4,6 +4,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import abbex.core.units.Estimate;
 import abbex.core.vehicle.Corner;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
 import java.util.stream.Stream;
@@ -117,6 +118,42 @@ class NamingTest {
         assertTrue(t.percent(t.accused) <= 3, t.toString());
         assertTrue(held(t.clean) >= 93 && held(t.clean) <= 97, t.toString());
         assertTrue(held(t.after) >= 93 && held(t.after) <= 97, t.toString());
+    }
+
+    /** Beside an oracle that knows every width and noise, set to the same rate of false alarms. */
+    @ParameterizedTest
+    @CsvSource({"GF HF RIM", "GF HF", "HF RIM", "GF HF RIM FG"})
+    void reaches_what_an_oracle_names(String names) {
+        List<Method> methods = Stream.of(names.split(" ")).map(Method::valueOf).toList();
+        Random random = new Random(5);
+        int accused = 0;
+        double[] cleanOracle = new double[JOBS];
+        int named = 0;
+        double[] right = new double[JOBS];
+        for (int i = 0; i < JOBS; i++) {
+            DrawnJob clean = new DrawnJob(random, methods, 2);
+            accused += clean.adjust().suspects().isEmpty() ? 0 : 1;
+            cleanOracle[i] =
+                    Math.abs(clean.oracle().mostSuspicious().orElseThrow().weight());
+            DrawnJob job = new DrawnJob(random, methods, 2);
+            job.plant();
+            List<Suspect> suspects = job.adjust().suspects();
+            named += !suspects.isEmpty() && hit(job, suspects.get(0)) ? 1 : 0;
+            Suspect most = job.oracle().mostSuspicious().orElseThrow();
+            right[i] = hit(job, most) ? Math.abs(most.weight()) : 0;
+        }
+        Arrays.sort(cleanOracle);
+        double limit = cleanOracle[JOBS - 1 - accused];
+        long oracle = Arrays.stream(right).filter(w -> w > limit).count();
+        String said = names + ": named " + named + ", an oracle " + oracle + " of " + JOBS + " at " + accused
+                + " false alarms";
+        System.out.println(said);
+        assertTrue(named >= 0.97 * oracle, said);
+    }
+
+    /** The reading itself or its twin. */
+    private static boolean hit(DrawnJob job, Suspect suspect) {
+        return job.planted(suspect) || job.twin(suspect);
     }
 
     /** One sheet alone: two methods say one of two ends, a third often names the one; nobody is blamed alone wrongly. */
