@@ -76,14 +76,8 @@ final class Slips {
     private void places() {
         Spot spot = suspect.spot();
         for (Corner corner : Corner.WALK) {
-            Height other = at(suspect.sheet(), corner, spot.method());
-            if (corner != spot.corner() && other != null && !same(other.value(), reading.value())) {
-                Height mine = at(suspect.sheet() == 0 ? sheets.size() - 1 : 0, spot.corner(), spot.method());
-                Height theirs = at(suspect.sheet() == 0 ? sheets.size() - 1 : 0, corner, spot.method());
-                boolean crossed = mine != null && theirs != null && !same(mine.value(), theirs.value());
-                if (crossed) {
-                    meant(Slip.SWAPPED_CORNERS, other.value());
-                }
+            if (corner != spot.corner() && belongsAt(corner)) {
+                tried.add(new Tried(Slip.SWAPPED_CORNERS, 0));
             }
         }
         for (Method method : Method.values()) {
@@ -98,6 +92,26 @@ final class Slips {
                 tried.add(new Tried(Slip.OTHER_SHEET, 0));
             }
         }
+    }
+
+    /** It is what stands at that corner, or what should stand there while that corner's reading should stand here. */
+    private boolean belongsAt(Corner corner) {
+        Method method = suspect.spot().method();
+        Height there = at(suspect.sheet(), corner, method);
+        if (there == null || same(there.value(), probable.value()) && same(there.value(), reading.value())) {
+            return false;
+        }
+        int stage = suspect.sheet() == 0 ? sheets.size() - 1 : 0;
+        Height mine = at(stage, suspect.spot().corner(), method);
+        Height theirs = at(stage, corner, method);
+        if (there.value().equals(reading.value())) {
+            return true;
+        }
+        return stage != suspect.sheet()
+                && mine != null
+                && theirs != null
+                && same(there.value(), probable.value())
+                && same(reading.value(), theirs.value().plus(probable.value()).minus(mine.value()));
     }
 
     private static boolean same(Length a, Length b) {

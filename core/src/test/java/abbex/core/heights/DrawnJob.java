@@ -2,7 +2,9 @@ package abbex.core.heights;
 
 import abbex.core.units.Graduation;
 import abbex.core.units.Length;
+import abbex.core.units.LengthUnit;
 import abbex.core.units.TapeReading;
+import abbex.core.units.TapeText;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.Vehicle;
@@ -124,7 +126,14 @@ final class DrawnJob {
     private void set(int sheet, Corner corner, Method method, double mm) {
         long step = TAPE.step().nm();
         Length rounded = Length.ofNm(Math.round(mm * 1e6 / step) * step);
-        read[sheet][corner.ordinal()][method.ordinal()] = TapeReading.of(rounded, TAPE);
+        read[sheet][corner.ordinal()][method.ordinal()] = tape(rounded);
+    }
+
+    /** As somebody would have typed it. */
+    private static TapeReading tape(Length rounded) {
+        return TapeText.parse(TapeText.number(rounded, LengthUnit.INCH), LengthUnit.INCH, TAPE, TapeText.Allowed.ANY)
+                .asReading()
+                .orElseThrow();
     }
 
     /** Somebody misreads: 3/16 to 1 in, either way, anywhere. */
@@ -135,6 +144,33 @@ final class DrawnJob {
         slipSpot = Spot.of(corner, method);
         slip = (random.nextBoolean() ? 1 : -1) * 25.4 * (3 / 16.0 + random.nextDouble() * 13 / 16);
         set(slipSheet, corner, method, read(slipSheet, corner, method) + slip);
+    }
+
+    /** A mistake of a kind instead of a drawn slip; false when this job offers none that would be noticed. */
+    boolean plant(Slip kind) {
+        slipSheet = random.nextInt(sheets);
+        Corner corner = Corner.values()[random.nextInt(4)];
+        Method method = methods.get(random.nextInt(methods.size()));
+        slipSpot = Spot.of(corner, method);
+        double here = read(slipSheet, corner, method);
+        double wrong = switch (kind) {
+            case SWAPPED_CORNERS -> read(slipSheet, Corner.values()[random.nextInt(4)], method);
+            case OTHER_METHOD -> read(slipSheet, corner, methods.get(random.nextInt(methods.size())));
+            case OTHER_SHEET -> read(sheets - 1 - slipSheet, corner, method);
+            case SLIPPED_UNIT -> here + (random.nextBoolean() ? 25.4 : -25.4);
+            case TRANSPOSED -> turned(here);
+            case OTHER_MARK -> here + (random.nextBoolean() ? 12.7 : -6.35);
+            case UNEXPLAINED -> here + 4.5 * 25.4 / 16;
+        };
+        slip = wrong - here;
+        set(slipSheet, corner, method, wrong);
+        return Math.abs(slip) > 25.4 * 3 / 16;
+    }
+
+    /** The two digits of the whole inches in the wrong order. */
+    private static double turned(double mm) {
+        int whole = (int) (mm / 25.4);
+        return mm + 25.4 * ((whole % 10) * 10 + whole / 10 - whole);
     }
 
     /** The reading is taken again, this time right. */

@@ -151,6 +151,44 @@ class NamingTest {
         assertTrue(named >= 0.97 * oracle, said);
     }
 
+    /** Mistakes of every kind: how often the reading is among those that are named, and its kind told when it is named alone. */
+    @ParameterizedTest(name = "{0}: named {1}, told {2}")
+    @CsvSource({
+        "SLIPPED_UNIT, 97, 85",
+        "TRANSPOSED, 97, 85",
+        "OTHER_METHOD, 97, 85",
+        "OTHER_SHEET, 95, 80",
+        "OTHER_MARK, 85, 70",
+        "SWAPPED_CORNERS, 90, 90"
+    })
+    void every_kind_of_mistake(Slip kind, double named, double told) {
+        List<Method> methods = List.of(Method.GF, Method.HF, Method.RIM);
+        Random random = new Random(6);
+        int jobs = 0;
+        int offered = 0;
+        int alone = 0;
+        int right = 0;
+        while (jobs < JOBS / 4) {
+            DrawnJob job = new DrawnJob(random, methods, 2);
+            if (!job.plant(kind)) {
+                continue;
+            }
+            jobs++;
+            List<HeightSheet> sheets = job.sheets();
+            List<Suspect> suspects = job.adjust().suspects();
+            offered += suspects.stream().anyMatch(job::planted) ? 1 : 0;
+            if (suspects.size() == 1 && job.planted(suspects.get(0))) {
+                alone++;
+                right += Slips.explain(sheets, suspects.get(0)) == kind ? 1 : 0;
+            }
+        }
+        double shareNamed = 100.0 * offered / jobs;
+        double shareTold = 100.0 * right / Math.max(1, alone);
+        String said = String.format("%s: named %.1f %%, kind told %.1f %%", kind, shareNamed, shareTold);
+        System.out.println(said);
+        assertTrue(shareNamed >= named && shareTold >= told, said);
+    }
+
     /** The reading itself or its twin. */
     private static boolean hit(DrawnJob job, Suspect suspect) {
         return job.planted(suspect) || job.twin(suspect);
