@@ -19,6 +19,7 @@ import abbex.core.vehicle.VehicleKind;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
@@ -132,7 +133,10 @@ public record Walk(
                         Numerals.drop(drop.byMethod().get(method).value().value(), reader));
         String how = fell.isEmpty()
                 ? ""
-                : String.join(" ", words.reason(drop.byMethod().get(method).reason(), reader));
+                : Stream.concat(
+                                words.reason(drop.byMethod().get(method).reason(), reader).stream(),
+                                judged.adjusted(corner, method).map(d -> words.say("adjusted", reader, d)).stream())
+                        .collect(Collectors.joining(" "));
         return new Arch(
                 corner,
                 Words.capital(words.say("corner." + corner)),

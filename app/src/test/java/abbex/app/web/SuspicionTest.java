@@ -59,6 +59,8 @@ class SuspicionTest {
             assertThat(screen.page.locator("#arch-RF .suspect")).containsText("All others say 13");
             assertThat(screen.page.locator("#says li").first())
                     .containsText("Right front, hub to lip: probably misread");
+            screen.page.locator("#arch-LF .fell summary").click();
+            assertThat(screen.page.locator("#arch-LF .fell")).containsText("All readings of the job together say 1");
             screen.open("/");
             assertThat(screen.page.locator("main")).containsText("Take again: right front, hub to lip");
         }

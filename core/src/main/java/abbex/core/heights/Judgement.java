@@ -2,11 +2,14 @@ package abbex.core.heights;
 
 import abbex.core.figure.Finding;
 import abbex.core.figure.Severity;
+import abbex.core.units.Estimate;
 import abbex.core.units.Length;
+import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.Vehicle;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -15,8 +18,15 @@ import java.util.Set;
  *
  * @param drops figures from the readings as they stand, with the findings that are left to say
  * @param suspects the readings that do not go with the rest, the most suspicious first
+ * @param adjustment all sheets as one truth
+ * @param shown the sheet that is compared with the first
  */
-public record Judgement(DropSheet drops, List<Suspect> suspects) {
+public record Judgement(DropSheet drops, List<Suspect> suspects, Adjustment adjustment, int shown) {
+    /** How far a corner came down by a method from all readings together, the suspicious one among them. */
+    public Optional<Estimate> adjusted(Corner corner, Method method) {
+        return shown < 1 ? Optional.empty() : adjustment.drop(0, shown, corner, method);
+    }
+
     private record Said(String code, String place) {
         static Said of(Finding finding) {
             return new Said(finding.code().name(), finding.place().code());
@@ -40,10 +50,10 @@ public record Judgement(DropSheet drops, List<Suspect> suspects) {
     public static Judgement of(
             Vehicle vehicle, List<HeightSheet> sheets, int shown, Advertised advertised, Limits limits) {
         DropSheet drops = compare(vehicle, sheets, shown, advertised, limits);
-        List<Suspect> suspects = Adjustment.of(vehicle, sheets, Freedoms.of(vehicle.kind(), limits))
-                .suspects();
+        Adjustment adjustment = Adjustment.of(vehicle, sheets, Freedoms.of(vehicle.kind(), limits));
+        List<Suspect> suspects = adjustment.suspects();
         if (suspects.isEmpty()) {
-            return new Judgement(drops, suspects);
+            return new Judgement(drops, suspects, adjustment, shown);
         }
         List<Finding> findings = new ArrayList<>();
         findings.add(finding(sheets, suspects));
@@ -58,7 +68,7 @@ public record Judgement(DropSheet drops, List<Suspect> suspects) {
             }
         }
         findings.sort(Finding.WORST_FIRST);
-        return new Judgement(drops.withFindings(findings), suspects);
+        return new Judgement(drops.withFindings(findings), suspects, adjustment, shown);
     }
 
     private static DropSheet compare(
