@@ -58,6 +58,18 @@ public final class HeightSheet {
         return new HeightSheet(state, rest);
     }
 
+    /** The same sheet with the readings of two spots in each other's place. */
+    HeightSheet exchanged(Spot a, Spot b) {
+        Height[] other = heights.clone();
+        other[a.index()] = moved(heights[b.index()], a);
+        other[b.index()] = moved(heights[a.index()], b);
+        return new HeightSheet(state, other);
+    }
+
+    private static @Nullable Height moved(@Nullable Height height, Spot to) {
+        return height == null ? null : new Height(to, height.estimate(), height.readings());
+    }
+
     public SheetState state() {
         return state;
     }

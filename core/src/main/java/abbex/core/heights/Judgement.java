@@ -11,6 +11,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 
 /**
  * The first sheet against the last, and all sheets as one truth: when one reading explains what looks odd, that reading is
@@ -50,13 +51,14 @@ public record Judgement(DropSheet drops, List<Suspect> suspects, Adjustment adju
     public static Judgement of(
             Vehicle vehicle, List<HeightSheet> sheets, int shown, Advertised advertised, Limits limits) {
         DropSheet drops = compare(vehicle, sheets, shown, advertised, limits);
-        Adjustment adjustment = Adjustment.of(vehicle, sheets, Freedoms.of(vehicle.kind(), limits));
+        Freedoms freedoms = Freedoms.of(vehicle.kind(), limits);
+        Adjustment adjustment = Adjustment.of(vehicle, sheets, freedoms);
         List<Suspect> suspects = adjustment.suspects();
         if (suspects.isEmpty()) {
             return new Judgement(drops, suspects, adjustment, shown);
         }
         List<Finding> findings = new ArrayList<>();
-        findings.add(finding(sheets, suspects));
+        findings.add(finding(sheets, suspects, other -> Adjustment.of(vehicle, other, freedoms)));
         Set<Said> left = new HashSet<>();
         compare(vehicle, without(sheets, suspects.get(0)), shown, advertised, limits)
                 .findings()
@@ -78,14 +80,22 @@ public record Judgement(DropSheet drops, List<Suspect> suspects, Adjustment adju
         return DropSheet.compare(vehicle, before, after, advertised, limits);
     }
 
-    private static Finding finding(List<HeightSheet> sheets, List<Suspect> suspects) {
+    private static Finding finding(
+            List<HeightSheet> sheets, List<Suspect> suspects, Function<List<HeightSheet>, Adjustment> adjust) {
         Suspect first = suspects.get(0);
         Spot spot = first.spot();
         if (suspects.size() > 1) {
             List<Spot> spots = suspects.stream().map(Suspect::spot).distinct().toList();
             return spots.size() == 1
                     ? Finding.of(HeightFinding.READING_TWINS, Severity.LOOK, spot, spot)
-                    : Finding.of(HeightFinding.READINGS_SUSPECT, Severity.LOOK, spot, spots);
+                    : Finding.of(
+                            HeightFinding.READINGS_SUSPECT,
+                            Severity.LOOK,
+                            spot,
+                            spots,
+                            Slips.explain(sheets, first, adjust) == Slip.SWAPPED_CORNERS
+                                    ? Slip.SWAPPED_CORNERS
+                                    : Slip.UNEXPLAINED);
         }
         Length read = sheets.get(first.sheet())
                 .at(spot.corner(), spot.method())
@@ -99,7 +109,7 @@ public record Judgement(DropSheet drops, List<Suspect> suspects, Adjustment adju
                 spot,
                 read,
                 first.probable(read),
-                Slips.explain(sheets, first));
+                Slips.explain(sheets, first, adjust));
     }
 
     private static List<HeightSheet> without(List<HeightSheet> sheets, Suspect suspect) {

@@ -9,6 +9,7 @@ import abbex.core.vehicle.Corner;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.function.Function;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -35,11 +36,13 @@ final class Slips {
 
     private final List<HeightSheet> sheets;
     private final Suspect suspect;
+    private final Function<List<HeightSheet>, Adjustment> adjust;
     private final Reading reading;
     private final Estimate probable;
     private final List<Tried> tried = new ArrayList<>();
 
-    private Slips(List<HeightSheet> sheets, Suspect suspect) {
+    private Slips(List<HeightSheet> sheets, Suspect suspect, Function<List<HeightSheet>, Adjustment> adjust) {
+        this.adjust = adjust;
         this.sheets = sheets;
         this.suspect = suspect;
         Height height =
@@ -48,9 +51,13 @@ final class Slips {
         this.probable = suspect.probable(height.value());
     }
 
-    /** The slip that explains the reading best. */
-    static Slip explain(List<HeightSheet> sheets, Suspect suspect) {
-        Slips slips = new Slips(sheets, suspect);
+    /**
+     * The slip that explains the reading best.
+     *
+     * @param adjust how sheets of this job are adjusted
+     */
+    static Slip explain(List<HeightSheet> sheets, Suspect suspect, Function<List<HeightSheet>, Adjustment> adjust) {
+        Slips slips = new Slips(sheets, suspect, adjust);
         slips.places();
         slips.marks();
         slips.digits();
@@ -76,7 +83,7 @@ final class Slips {
     private void places() {
         Spot spot = suspect.spot();
         for (Corner corner : Corner.WALK) {
-            if (corner != spot.corner() && belongsAt(corner)) {
+            if (corner != spot.corner() && swappedWith(corner)) {
                 tried.add(new Tried(Slip.SWAPPED_CORNERS, 0));
             }
         }
@@ -94,24 +101,15 @@ final class Slips {
         }
     }
 
-    /** It is what stands at that corner, or what should stand there while that corner's reading should stand here. */
-    private boolean belongsAt(Corner corner) {
-        Method method = suspect.spot().method();
-        Height there = at(suspect.sheet(), corner, method);
-        if (there == null || same(there.value(), probable.value()) && same(there.value(), reading.value())) {
+    /** With the two readings exchanged all goes together. */
+    private boolean swappedWith(Corner corner) {
+        Height there = at(suspect.sheet(), corner, suspect.spot().method());
+        if (there == null || same(there.value(), reading.value())) {
             return false;
         }
-        int stage = suspect.sheet() == 0 ? sheets.size() - 1 : 0;
-        Height mine = at(stage, suspect.spot().corner(), method);
-        Height theirs = at(stage, corner, method);
-        if (there.value().equals(reading.value())) {
-            return true;
-        }
-        return stage != suspect.sheet()
-                && mine != null
-                && theirs != null
-                && same(there.value(), probable.value())
-                && same(reading.value(), theirs.value().plus(probable.value()).minus(mine.value()));
+        List<HeightSheet> exchanged = new ArrayList<>(sheets);
+        exchanged.set(suspect.sheet(), sheets.get(suspect.sheet()).exchanged(suspect.spot(), there.spot()));
+        return adjust.apply(exchanged).suspects().isEmpty();
     }
 
     private static boolean same(Length a, Length b) {

@@ -36,6 +36,7 @@ final class DrawnJob {
     int slipSheet = -1;
     Spot slipSpot;
     double slip;
+    private Spot swapped;
 
     DrawnJob(Random random, List<Method> methods, int sheets) {
         this.random = random;
@@ -154,7 +155,7 @@ final class DrawnJob {
         slipSpot = Spot.of(corner, method);
         double here = read(slipSheet, corner, method);
         double wrong = switch (kind) {
-            case SWAPPED_CORNERS -> read(slipSheet, Corner.values()[random.nextInt(4)], method);
+            case SWAPPED_CORNERS -> swap(corner, Corner.values()[random.nextInt(4)], method);
             case OTHER_METHOD -> read(slipSheet, corner, methods.get(random.nextInt(methods.size())));
             case OTHER_SHEET -> read(sheets - 1 - slipSheet, corner, method);
             case SLIPPED_UNIT -> here + (random.nextBoolean() ? 25.4 : -25.4);
@@ -165,6 +166,14 @@ final class DrawnJob {
         slip = wrong - here;
         set(slipSheet, corner, method, wrong);
         return Math.abs(slip) > 25.4 * 3 / 16;
+    }
+
+    /** Writes this corner's reading at the other; what the other had is returned for this one. */
+    private double swap(Corner corner, Corner other, Method method) {
+        swapped = Spot.of(other, method);
+        double there = read(slipSheet, other, method);
+        set(slipSheet, other, method, read(slipSheet, corner, method));
+        return there;
     }
 
     /** The two digits of the whole inches in the wrong order. */
@@ -185,6 +194,12 @@ final class DrawnJob {
 
     boolean planted(Suspect suspect) {
         return suspect.sheet() == slipSheet && suspect.spot().equals(slipSpot);
+    }
+
+    /** The planted reading, or the one that it was exchanged with. */
+    boolean involved(Suspect suspect) {
+        return planted(suspect)
+                || suspect.sheet() == slipSheet && suspect.spot().equals(swapped);
     }
 
     /** The same spot on the other sheet. */
