@@ -34,7 +34,7 @@ public final class Visitor {
         visitor.get("/sign-in");
         HttpResponse<String> answer = visitor.post("/sign-in", "username", name, "password", password);
         if (answer.statusCode() != 302
-                || answer.headers().firstValue("Location").orElse("").contains("error")) {
+                || answer.headers().firstValue("Location").orElse("/sign-in").contains("/sign-in")) {
             throw new IllegalStateException(name + " could not sign in");
         }
         visitor.get("/account");

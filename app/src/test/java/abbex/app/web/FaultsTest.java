@@ -25,8 +25,10 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 @ExtendWith(Shop.class)
 class FaultsTest {
     @AfterEach
-    void back() {
+    void back() throws InterruptedException {
         Shop.startDatabase();
+        // The next visitor comes when the application has found it again.
+        assertEquals(200, eventually(Visitor.stranger(), "/sign-in"));
     }
 
     @Test
