@@ -9,7 +9,7 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * The equations that tie all readings of a job together (handbook of the trade, identities of heights): the lips' and frame
+ * The equations that tie all readings of a job together: the lips' and frame
  * points' shape, a pose per sheet, loaded, unloaded and rim radii. The first sheet is the datum of the poses.
  *
  * <p>A lip stands over the ground at shape + heave + pitch·a + roll·b + twist·a·b with a = ±1 front and rear and b = ±1 left
