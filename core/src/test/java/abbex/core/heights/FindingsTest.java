@@ -22,7 +22,7 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 
-/** What the sheet says aloud. The stories are invented; limits are common practice (handbook values, editable). */
+/** What the sheet says aloud. The stories are invented; limits are common practice, each may be changed. */
 class FindingsTest {
     private static final Vehicle CAR = Vehicle.of(VehicleKind.CAR).withWheelbase(Length.ofMm(2640));
 
