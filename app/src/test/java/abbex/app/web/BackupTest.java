@@ -19,6 +19,8 @@ import java.util.TreeMap;
 import java.util.zip.GZIPInputStream;
 import java.util.zip.GZIPOutputStream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -119,22 +121,22 @@ class BackupTest {
         return bytes.toByteArray();
     }
 
-    /** The state that the former issue left, as its own backup holds it, is brought up to date by this version. */
-    @Test
-    void a_shop_of_a_former_state_is_migrated() throws IOException {
-        Path former = Path.of("src", "test", "resources", "former", "migration-3.sql.gz")
-                .toAbsolutePath();
+    /** A state that an earlier version left, as its own backup holds it, is brought up to date by this version. */
+    @ParameterizedTest
+    @CsvSource({"migration-3.sql.gz, floor-line-2158", "migration-4.sql.gz, floor-line-7157"})
+    void a_shop_of_a_former_state_is_migrated(String file, String password) throws IOException {
+        Path former = Path.of("src", "test", "resources", "former", file).toAbsolutePath();
         String dump =
                 new String(new GZIPInputStream(Files.newInputStream(former)).readAllBytes(), StandardCharsets.UTF_8);
-        Path folder = emptyFolder("former");
+        Path folder = emptyFolder("former-" + file.charAt(10));
         Script.Run restore = Script.abbex("restore", former.toString(), "--data", folder.toString());
         assertEquals(0, restore.status(), restore.said());
         Script.abbex("database", "start", "--data", folder.toString());
-        Files.writeString(folder.resolve("sign-in"), "orla / floor-line-2158\n");
+        Files.writeString(folder.resolve("sign-in"), "orla / " + password + "\n");
         try (ConfigurableApplicationContext again = Shop.startOver(folder)) {
             JdbcClient jdbc = again.getBean(JdbcClient.class);
             assertEquals(
-                    33, exports(jdbc, Shop.address(again), "floor-line-2158").size(), "eleven stays, three pages");
+                    33, exports(jdbc, Shop.address(again), password).size(), "eleven stays, three pages");
             assertEquals(
                     168,
                     jdbc.sql("select count(*) from reading")
