@@ -64,6 +64,8 @@ for (const form of document.querySelectorAll('form[data-draft]')) {
 }
 if (person && location.pathname === '/' && drafts.get('arrive:new')?.plate) notice('What you had typed to receive a vehicle is kept.', '/arrive', 'Go on with it');
 
+// A choice that is a way: it goes as soon as it is made.
+document.addEventListener('change', (e) => { if (e.target.matches('select[data-go]')) e.target.form.requestSubmit(); });
 document.addEventListener('click', (e) => {
   if (e.target.closest('[data-print]')) { window.print(); return; }
   const instead = e.target.closest('[data-instead]');

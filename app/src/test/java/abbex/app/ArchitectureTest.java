@@ -30,6 +30,8 @@ class ArchitectureTest {
             .definedBy("abbex.app.account")
             .layer("arrive")
             .definedBy("abbex.app.arrive")
+            .layer("rules")
+            .definedBy("abbex.app.rules")
             .layer("measure")
             .definedBy("abbex.app.measure")
             .layer("handover")
@@ -52,14 +54,17 @@ class ArchitectureTest {
             .mayOnlyBeAccessedByLayers("demo", "board")
             .whereLayer("measure")
             .mayOnlyBeAccessedByLayers("handover", "demo", "board")
+            .whereLayer("rules")
+            .mayOnlyBeAccessedByLayers("measure", "demo")
             .whereLayer("arrive")
             .mayOnlyBeAccessedByLayers("measure", "handover", "demo", "board")
             .whereLayer("drawing")
             .mayOnlyBeAccessedByLayers("measure", "handover", "board")
             .whereLayer("page")
-            .mayOnlyBeAccessedByLayers("account", "arrive", "measure", "handover", "board", "demo", "api")
+            .mayOnlyBeAccessedByLayers("account", "arrive", "rules", "measure", "handover", "board", "demo", "api")
             .whereLayer("people")
-            .mayOnlyBeAccessedByLayers("page", "account", "arrive", "measure", "handover", "board", "demo", "api");
+            .mayOnlyBeAccessedByLayers(
+                    "page", "account", "arrive", "rules", "measure", "handover", "board", "demo", "api");
 
     @ArchTest
     static final ArchRule noCycles =

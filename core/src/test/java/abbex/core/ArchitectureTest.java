@@ -29,7 +29,7 @@ class ArchitectureTest {
             .layer("stance")
             .definedBy("abbex.core.stance")
             .whereLayer("stance")
-            .mayNotBeAccessedByAnyLayer()
+            .mayOnlyBeAccessedByLayers("heights")
             .whereLayer("adjust")
             .mayOnlyBeAccessedByLayers("heights", "stance")
             .whereLayer("heights")

@@ -1,9 +1,7 @@
 package abbex.app.api;
 
 import abbex.app.page.Words;
-import abbex.core.heights.DropSheet;
 import abbex.core.heights.Judgement;
-import abbex.core.heights.Limits;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.util.List;
@@ -43,12 +41,11 @@ class ComputeController {
     @RequestMapping("/api/v1/compute/drop")
     ResponseEntity<String> drop(HttpServletRequest request) throws IOException {
         DropRequest asked = DropRequest.of(body(request), words);
-        DropSheet sheet = Judgement.of(
-                        asked.vehicle(), List.of(asked.before(), asked.after()), asked.advertised(), Limits.USUAL)
-                .drops();
+        Judgement judged = Judgement.of(
+                asked.vehicle(), List.of(asked.before(), asked.after()), asked.advertised(), asked.limits());
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_JSON)
-                .body(json.writeValueAsString(DropAnswer.of(sheet, asked.reader(), words)));
+                .body(json.writeValueAsString(DropAnswer.of(judged, asked.reader(), words)));
     }
 
     @RequestMapping("/api/**")

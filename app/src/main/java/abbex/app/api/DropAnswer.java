@@ -3,13 +3,18 @@ package abbex.app.api;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.core.figure.Figure;
+import abbex.core.heights.Adjustment;
 import abbex.core.heights.BeforeAfter;
 import abbex.core.heights.CornerDrop;
 import abbex.core.heights.DropSheet;
+import abbex.core.heights.Judgement;
+import abbex.core.heights.Suspect;
 import abbex.core.units.Angle;
 import abbex.core.units.Estimate;
 import abbex.core.units.TapeText;
 import abbex.core.vehicle.Corner;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -25,14 +30,15 @@ final class DropAnswer {
         this.reader = reader;
     }
 
-    static Map<String, Object> of(DropSheet sheet, Reader reader, Words words) {
+    static Map<String, Object> of(Judgement judged, Reader reader, Words words) {
+        DropSheet sheet = judged.drops();
         DropAnswer make = new DropAnswer(reader);
         Map<String, Object> answer = new LinkedHashMap<>();
         Map<String, Object> corners = new LinkedHashMap<>();
         for (Corner corner : Corner.WALK) {
             CornerDrop drop = sheet.corners().get(corner);
             if (!drop.byMethod().isEmpty()) {
-                corners.put(corner.name(), make.corner(drop));
+                corners.put(corner.name(), make.corner(drop, judged));
             }
         }
         answer.put("corners", corners);
@@ -64,16 +70,48 @@ final class DropAnswer {
             findings.add(one);
         });
         answer.put("findings", findings);
+        answer.put("suspects", judged.suspects().stream().map(make::suspect).toList());
+        answer.put("fit", fit(judged.adjustment()));
         return answer;
     }
 
-    private Map<String, Object> corner(CornerDrop drop) {
+    /** A reading that does not go with the others, and what they say it should be. */
+    private Map<String, Object> suspect(Suspect suspect) {
+        Map<String, Object> one = new LinkedHashMap<>();
+        one.put("sheet", suspect.sheet() == 0 ? "before" : "after");
+        one.put("place", suspect.spot().code());
+        one.put("read", suspect.reading().tape().raw());
+        one.put("probable", length(suspect.probable()));
+        return one;
+    }
+
+    private static Map<String, Object> fit(Adjustment all) {
+        Map<String, Object> fit = new LinkedHashMap<>();
+        fit.put("readings", all.readings());
+        fit.put("chiSquare", rounded(all.chiSquare(), 3));
+        fit.put("spare", rounded(all.spare(), 3));
+        fit.put("probability", rounded(all.probability(), 4));
+        return fit;
+    }
+
+    /** No further than an answer is alike on every machine. */
+    private static BigDecimal rounded(double value, int decimals) {
+        return BigDecimal.valueOf(value).setScale(decimals, RoundingMode.HALF_EVEN);
+    }
+
+    private Map<String, Object> corner(CornerDrop drop, Judgement judged) {
         Map<String, Object> one = new LinkedHashMap<>();
         drop.best().ifPresent(f -> one.put("drop", length(f.value())));
         drop.bestMethod().ifPresent(m -> one.put("method", m.name()));
         Map<String, Object> byMethod = new LinkedHashMap<>();
         drop.byMethod().forEach((method, f) -> byMethod.put(method.name(), length(f.value())));
         one.put("byMethod", byMethod);
+        Map<String, Object> adjusted = new LinkedHashMap<>();
+        drop.byMethod()
+                .keySet()
+                .forEach(method -> judged.adjusted(drop.corner(), method)
+                        .ifPresent(all -> adjusted.put(method.name(), length(all))));
+        one.put("adjusted", adjusted);
         return one;
     }
 

@@ -3,11 +3,17 @@ package abbex.app.api;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.core.heights.Advertised;
+import abbex.core.heights.Basis;
+import abbex.core.heights.Floor;
 import abbex.core.heights.HeightSheet;
+import abbex.core.heights.Limit;
+import abbex.core.heights.Limits;
 import abbex.core.heights.Method;
 import abbex.core.heights.Reading;
 import abbex.core.heights.SheetState;
 import abbex.core.heights.Spot;
+import abbex.core.heights.Stage;
+import abbex.core.heights.StandIn;
 import abbex.core.units.Graduation;
 import abbex.core.units.Length;
 import abbex.core.units.LengthUnit;
@@ -21,10 +27,12 @@ import abbex.core.vehicle.VehicleKind;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 import tools.jackson.databind.JsonNode;
 
@@ -32,11 +40,15 @@ import tools.jackson.databind.JsonNode;
  * The request of the drop computation. Lengths are tape texts; a number without a unit is in the request's unit; the
  * graduation is the tape's, 1/16 in or 1 mm when it is not said.
  */
-record DropRequest(Vehicle vehicle, HeightSheet before, HeightSheet after, Advertised advertised, Reader reader) {
+record DropRequest(
+        Vehicle vehicle, HeightSheet before, HeightSheet after, Advertised advertised, Limits limits, Reader reader) {
     private static final List<String> FIELDS =
-            List.of("unit", "graduation", "kind", "wheelbase", "frameBase", "advertised", "before", "after");
-    private static final List<String> METHODS =
-            Stream.of(Method.values()).map(Enum::name).toList();
+            List.of("unit", "graduation", "kind", "wheelbase", "frameBase", "advertised", "limits", "before", "after");
+    private static final List<String> OF_SHEET = Stream.concat(
+                    Stream.of(Method.values()).map(Enum::name), Stream.of("stage", "floor", "standIn", "arches"))
+            .toList();
+    private static final List<String> LIMITS =
+            Stream.of(Limit.values()).map(Enum::name).toList();
     private static final List<String> CORNERS =
             Stream.of(Corner.values()).map(Enum::name).toList();
     private static final Length LONGEST = Length.ofInches(480, 0, 1);
@@ -64,12 +76,12 @@ record DropRequest(Vehicle vehicle, HeightSheet before, HeightSheet after, Adver
             Optional<Length> frameBase = base("frameBase", reader);
             vehicle = wheelbase.map(vehicle::withWheelbase).orElse(vehicle);
             vehicle = frameBase.map(vehicle::withFrameBase).orElse(vehicle);
-            HeightSheet before = sheet("before", reader);
-            HeightSheet after = sheet("after", reader);
+            HeightSheet before = sheet("before", Stage.AS_ARRIVED, reader);
+            HeightSheet after = sheet("after", Stage.FIRST_SET_DOWN, reader);
             if (before.isEmpty() && after.isEmpty()) {
                 throw ApiProblem.of(422, "Nothing to compare", "Neither before nor after holds a height.");
             }
-            return new DropRequest(vehicle, before, after, advertised(reader), reader);
+            return new DropRequest(vehicle, before, after, advertised(reader), limits(reader), reader);
         }
 
         private VehicleKind kind() {
@@ -86,25 +98,96 @@ record DropRequest(Vehicle vehicle, HeightSheet before, HeightSheet after, Adver
                             .value());
         }
 
-        private HeightSheet sheet(String name, Reader reader) {
+        private HeightSheet sheet(String name, Stage usual, Reader reader) {
+            Optional<Fields> sheet = fields.object(name, OF_SHEET);
             List<Reading> readings = new ArrayList<>();
-            fields.object(name, METHODS).ifPresent(methods -> {
-                for (Method method : Method.values()) {
-                    methods.object(method.name(), CORNERS).ifPresent(corners -> {
-                        for (Corner corner : Corner.values()) {
-                            corners.text(corner.name())
-                                    .map(text -> read(
-                                            corners.at(corner.name()),
-                                            text,
-                                            method.allowed(),
-                                            TapeText.LARGEST_HEIGHT,
-                                            reader))
-                                    .ifPresent(tapeRead -> readings.add(Reading.of(Spot.of(corner, method), tapeRead)));
+            for (Method method : Method.values()) {
+                sheet.flatMap(s -> s.object(method.name(), CORNERS))
+                        .ifPresent(corners -> lengths(corners, method.allowed(), reader)
+                                .forEach((corner, tapeRead) ->
+                                        readings.add(Reading.of(Spot.of(corner, method), tapeRead))));
+            }
+            return HeightSheet.of(
+                    SheetState.NOT_TAKEN,
+                    sheet.map(s -> basis(s, usual, reader)).orElse(Basis.USUAL.at(usual)),
+                    readings);
+        }
+
+        private Map<Corner, TapeReading> lengths(Fields corners, TapeText.Allowed allowed, Reader reader) {
+            Map<Corner, TapeReading> lengths = new EnumMap<>(Corner.class);
+            for (Corner corner : Corner.values()) {
+                corners.text(corner.name())
+                        .map(text -> read(corners.at(corner.name()), text, allowed, TapeText.LARGEST_HEIGHT, reader))
+                        .ifPresent(length -> lengths.put(corner, length));
+            }
+            return lengths;
+        }
+
+        private Basis basis(Fields sheet, Stage usual, Reader reader) {
+            Basis basis = Basis.USUAL
+                    .at(choice(sheet, "stage", Stage.class, usual))
+                    .from(choice(sheet, "standIn", StandIn.class, StandIn.NONE))
+                    .worked(arches(sheet));
+            return sheet.object("floor", CORNERS)
+                    .map(pads -> basis.on(floor(pads, reader)))
+                    .orElse(basis);
+        }
+
+        private Floor floor(Fields pads, Reader reader) {
+            Map<Corner, Length> heights = new EnumMap<>(Corner.class);
+            lengths(pads, TapeText.Allowed.ANY, reader).forEach((corner, pad) -> heights.put(corner, pad.value()));
+            for (Corner corner : Corner.values()) {
+                if (!heights.containsKey(corner)) {
+                    throw ApiProblem.field(
+                            pads.at(corner.name()),
+                            "nothing",
+                            "Three pads always lie in a plane; all four are needed, over any one level.",
+                            "\"0\"");
+                }
+            }
+            return Floor.of(heights);
+        }
+
+        private static <E extends Enum<E>> E choice(Fields of, String name, Class<E> kind, E usual) {
+            String text = of.text(name).orElse(usual.name());
+            return Stream.of(kind.getEnumConstants())
+                    .filter(one -> one.name().equals(text))
+                    .findFirst()
+                    .orElseThrow(
+                            () -> ApiProblem.field(of.at(name), text, "That is not among the choices.", usual.name()));
+        }
+
+        private static Set<Corner> arches(Fields sheet) {
+            Set<Corner> arches = EnumSet.noneOf(Corner.class);
+            for (String word : sheet.text("arches").orElse("").trim().split("\\s+")) {
+                if (!word.isEmpty()) {
+                    if (!CORNERS.contains(word)) {
+                        throw ApiProblem.field(
+                                sheet.at("arches"), word, "Corners are needed, a space between them.", "LF RR");
+                    }
+                    arches.add(Corner.valueOf(word));
+                }
+            }
+            return arches;
+        }
+
+        private Limits limits(Reader reader) {
+            Map<Limit, Length> own = new EnumMap<>(Limit.class);
+            fields.object("limits", LIMITS).ifPresent(limits -> {
+                for (Limit limit : Limit.values()) {
+                    drop(limits, limit.name(), reader).ifPresent(length -> {
+                        if (!limit.allows(length)) {
+                            throw ApiProblem.field(
+                                    limits.at(limit.name()),
+                                    limits.text(limit.name()).orElse(""),
+                                    "It is out of what can be.",
+                                    "from " + limit.least() + " to " + limit.most());
                         }
+                        own.put(limit, length);
                     });
                 }
             });
-            return HeightSheet.of(SheetState.NOT_TAKEN, readings);
+            return Limits.of(own);
         }
 
         private Advertised advertised(Reader reader) {

@@ -76,6 +76,8 @@ public class ArriveForm {
         t.put("archRear", v.rear().name());
         t.put("tyreFront", v.tyreFront());
         t.put("tyreRear", v.tyreRear());
+        t.put("frameFront", v.points().front());
+        t.put("frameRear", v.points().rear());
         for (VehicleFacts.Measure measure : VehicleFacts.Measure.values()) {
             t.put(measure.name(), v.raw(measure));
         }
@@ -103,6 +105,8 @@ public class ArriveForm {
         }
         limit("tyreFront", 40);
         limit("tyreRear", 40);
+        limit("frameFront", 60);
+        limit("frameRear", 60);
         Map<VehicleFacts.Measure, VehicleFacts.Measured> measures = new EnumMap<>(VehicleFacts.Measure.class);
         for (VehicleFacts.Measure measure : VehicleFacts.Measure.values()) {
             TapeReading reading = length(measure.name(), TapeText.Allowed.POSITIVE, LONGEST);
@@ -123,13 +127,13 @@ public class ArriveForm {
                 choice("archRear", Architecture.class, Architecture.OTHER),
                 text("tyreFront"),
                 text("tyreRear"),
+                new VehicleFacts.FramePoints(text("frameFront"), text("frameRear")),
                 measures);
     }
 
     /** A number typed without a unit is kept with the unit it was taken in, whoever reads it later. */
     private String withUnit(TapeReading reading) {
-        String raw = reading.raw().strip();
-        return reading.bareUnit() ? raw + " " + person.likes().unit().symbol() : raw;
+        return reading.rawIn(person.likes().unit());
     }
 
     /** The stay as typed, of the vehicle given. */

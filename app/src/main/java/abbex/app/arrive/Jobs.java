@@ -31,7 +31,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Jobs {
     private static final String VEHICLE_COLUMNS = """
-            v.id as vehicle_id, v.plate, v.kind, v.shape, v.name, v.arch_front, v.arch_rear, v.tyre_front, v.tyre_rear
+            v.id as vehicle_id, v.plate, v.kind, v.shape, v.name, v.arch_front, v.arch_rear, v.tyre_front, v.tyre_rear,
+            v.frame_front, v.frame_rear
             """;
 
     private static final String JOBS = """
@@ -65,13 +66,16 @@ public class Jobs {
 
     private static final String CHANGE_VEHICLE = """
             update vehicle set plate = :plate, plate_key = :key, kind = :kind, shape = :shape, name = :name,
-                   arch_front = :front, arch_rear = :rear, tyre_front = :tyreFront, tyre_rear = :tyreRear
+                   arch_front = :front, arch_rear = :rear, tyre_front = :tyreFront, tyre_rear = :tyreRear,
+                   frame_front = :frameFront, frame_rear = :frameRear
              where id = :id and shop_id = :shop
             """;
 
     private static final String ADD_VEHICLE = """
-            insert into vehicle (id, shop_id, plate, plate_key, kind, shape, name, arch_front, arch_rear, tyre_front, tyre_rear)
-            values (:id, :shop, :plate, :key, :kind, :shape, :name, :front, :rear, :tyreFront, :tyreRear)
+            insert into vehicle (id, shop_id, plate, plate_key, kind, shape, name, arch_front, arch_rear, tyre_front, tyre_rear,
+                                 frame_front, frame_rear)
+            values (:id, :shop, :plate, :key, :kind, :shape, :name, :front, :rear, :tyreFront, :tyreRear, :frameFront,
+                    :frameRear)
             """;
 
     private static final String CHANGE_JOB = """
@@ -180,7 +184,9 @@ public class Jobs {
                 .param("front", v.front().name())
                 .param("rear", v.rear().name())
                 .param("tyreFront", v.tyreFront())
-                .param("tyreRear", v.tyreRear());
+                .param("tyreRear", v.tyreRear())
+                .param("frameFront", v.points().front())
+                .param("frameRear", v.points().rear());
     }
 
     private JdbcClient.StatementSpec stay(String sql, Job job) {
@@ -333,6 +339,7 @@ public class Jobs {
                 v.rear(),
                 v.tyreFront(),
                 v.tyreRear(),
+                v.points(),
                 measures == null ? Map.of() : measures);
     }
 
@@ -371,6 +378,7 @@ public class Jobs {
                 Architecture.valueOf(row.getString("arch_rear")),
                 row.getString("tyre_front"),
                 row.getString("tyre_rear"),
+                new VehicleFacts.FramePoints(row.getString("frame_front"), row.getString("frame_rear")),
                 measures);
     }
 }

@@ -2,6 +2,7 @@ package abbex.app.arrive;
 
 import abbex.core.units.Length;
 import abbex.core.vehicle.Architecture;
+import abbex.core.vehicle.End;
 import abbex.core.vehicle.Tyre;
 import abbex.core.vehicle.Vehicle;
 import abbex.core.vehicle.VehicleKind;
@@ -22,7 +23,17 @@ public record VehicleFacts(
         Architecture rear,
         String tyreFront,
         String tyreRear,
+        FramePoints points,
         Map<Measure, Measured> measures) {
+
+    /** What the points of the frame are called between which rake is taken; blank when nobody named them. */
+    public record FramePoints(String front, String rear) {
+        public static final FramePoints UNNAMED = new FramePoints("", "");
+
+        public String of(End end) {
+            return end == End.FRONT ? front : rear;
+        }
+    }
 
     /** The side outline it is drawn with. */
     public enum Shape {
@@ -67,6 +78,9 @@ public record VehicleFacts(
                 rear == Architecture.OTHER ? known.rear : rear,
                 tyreFront.isEmpty() ? known.tyreFront : tyreFront,
                 tyreRear.isEmpty() ? known.tyreRear : tyreRear,
+                new FramePoints(
+                        points.front.isEmpty() ? known.points.front : points.front,
+                        points.rear.isEmpty() ? known.points.rear : points.rear),
                 all);
     }
 

@@ -106,7 +106,7 @@ class BoardController {
         Map<UUID, JobSheets> all =
                 sheets.of(me.shop(), floor.stream().map(Job::id).toList());
         for (Job job : floor) {
-            Progress progress = sheets.progress(job, all.getOrDefault(job.id(), new JobSheets(List.of())), reader);
+            Progress progress = sheets.progress(job, all.getOrDefault(job.id(), JobSheets.NONE), reader);
             Standing standing = standing(me, job, progress);
             switch (job.where().place()) {
                 case BAY -> bays.add(standing);

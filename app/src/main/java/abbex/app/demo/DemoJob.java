@@ -29,6 +29,8 @@ final class DemoJob {
     String worn = "";
     String changed = "";
     String tyre = "";
+    String frameFront = "";
+    String frameRear = "";
     Architecture archFront = Architecture.STRUT;
     Architecture archRear = Architecture.MULTI_LINK;
     Job.Place place = Job.Place.WAITING;

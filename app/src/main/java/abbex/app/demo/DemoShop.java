@@ -11,10 +11,13 @@ import abbex.app.people.People;
 import abbex.app.people.Person;
 import abbex.app.people.Pins;
 import abbex.app.people.Role;
+import abbex.app.rules.Rules;
+import abbex.app.rules.Typed;
 import abbex.app.store.FirstShop;
 import abbex.app.store.Ids;
 import abbex.core.heights.Advertised;
 import abbex.core.heights.Method;
+import abbex.core.heights.Stage;
 import abbex.core.units.Graduation;
 import abbex.core.units.Length;
 import abbex.core.units.LengthUnit;
@@ -43,10 +46,12 @@ class DemoShop implements FirstShop {
     private final Pins pins;
     private final Jobs jobs;
     private final Sheets sheets;
+    private final Rules rules;
     private final HandOver handOver;
     private final Clock clock;
 
-    DemoShop(People people, Pins pins, Jobs jobs, Sheets sheets, HandOver handOver, Clock clock) {
+    DemoShop(People people, Pins pins, Jobs jobs, Sheets sheets, Rules rules, HandOver handOver, Clock clock) {
+        this.rules = rules;
         this.people = people;
         this.pins = pins;
         this.jobs = jobs;
@@ -82,6 +87,7 @@ class DemoShop implements FirstShop {
         add(staff, shop, "tamsin", "Tamsin Roe", "TR", Role.LEAD, password, LengthUnit.INCH);
         add(staff, shop, "pell", "Pell Ivers", "PI", Role.DESK, password, LengthUnit.MILLIMETRE);
         DemoStories.all().forEach(story -> tell(story, shop, staff));
+        survey(people.byId(staff.get("tamsin")).orElseThrow(), "Bay 2", "0", "3 mm", "5 mm", "1 mm");
         UUID other = people.addShop("Second Yard");
         Map<String, UUID> elsewhere = new LinkedHashMap<>();
         add(elsewhere, other, "nils", "Nils Ferro", "NF", Role.LEAD, password, LengthUnit.MILLIMETRE);
@@ -122,6 +128,7 @@ class DemoShop implements FirstShop {
                 story.archRear,
                 story.tyre,
                 story.tyre,
+                new VehicleFacts.FramePoints(story.frameFront, story.frameRear),
                 measures);
         Job job = new Job(
                 Ids.fresh(),
@@ -144,7 +151,7 @@ class DemoShop implements FirstShop {
         jobs.receive(job, by);
         read(by, job, story.before, story.stateBefore, arrived.plus(Duration.ofMinutes(20)));
         if (!story.after.isEmpty()) {
-            sheets.open(by, job.id(), SheetRow.Stage.FIRST_SET_DOWN, arrived.plus(Duration.ofMinutes(140)));
+            sheets.open(by, job.id(), Stage.FIRST_SET_DOWN, arrived.plus(Duration.ofMinutes(140)));
             read(by, job, story.after, story.stateAfter, arrived.plus(Duration.ofMinutes(142)));
         }
         if (story.handedOver) {
@@ -153,6 +160,15 @@ class DemoShop implements FirstShop {
             Job.Place place = story.dueInDays == 0 ? Job.Place.GONE : Job.Place.OUT;
             jobs.move(shop, job.id(), new Job.Where(place, ""), by.id(), due);
         }
+    }
+
+    private void survey(Person by, String bay, String... walk) {
+        Map<Corner, Typed> pads = new EnumMap<>(Corner.class);
+        for (Corner corner : Corner.values()) {
+            String raw = walk[corner.ordinal()];
+            pads.put(corner, new Typed(raw, length(raw)));
+        }
+        rules.survey(by, bay, null, pads);
     }
 
     private void read(Person by, Job job, Map<String, String> readings, Map<String, String> state, Instant from) {

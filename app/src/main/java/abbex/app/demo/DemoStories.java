@@ -129,7 +129,7 @@ final class DemoStories {
     }
 
     private static DemoJob finished() {
-        return new DemoJob("LE 3-275", "Compact hatch, 2020", HATCH)
+        DemoJob job = new DemoJob("LE 3-275", "Compact hatch, 2020", HATCH)
                 .wheelbase("2619 mm", "1540 mm", "634 mm", "225/45R17 94W")
                 .kit("lowering springs", "25 mm", "25 mm")
                 .says("Maren Sill", "less gap, same ride", "39,870 km")
@@ -144,6 +144,9 @@ final class DemoStories {
                 .after(TG, "1 3/8", "1 7/16", "1 9/16", "1 9/16")
                 .after(FG, "6 1/16", "6 1/16", "6 9/16", "6 1/2")
                 .back(5);
+        job.frameFront = "jacking point";
+        job.frameRear = "rear subframe bush";
+        return job;
     }
 
     private static DemoJob overdue() {

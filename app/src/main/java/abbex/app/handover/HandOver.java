@@ -42,7 +42,7 @@ public class HandOver {
     }
 
     SheetView view(Job job, JobSheets all, Reader reader) {
-        return SheetView.of(job, all, all.judge(job).drops(), reader, words);
+        return SheetView.of(job, all, all.judge(job), reader, words);
     }
 
     String body(SheetView view) {

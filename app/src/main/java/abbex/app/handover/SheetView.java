@@ -1,6 +1,7 @@
 package abbex.app.handover;
 
 import abbex.app.arrive.Job;
+import abbex.app.arrive.VehicleFacts;
 import abbex.app.measure.JobSheets;
 import abbex.app.measure.SheetData;
 import abbex.app.page.Numerals;
@@ -12,6 +13,7 @@ import abbex.core.heights.CornerDrop;
 import abbex.core.heights.DropSheet;
 import abbex.core.heights.Height;
 import abbex.core.heights.HeightSheet;
+import abbex.core.heights.Judgement;
 import abbex.core.heights.Method;
 import abbex.core.units.Angle;
 import abbex.core.units.Estimate;
@@ -59,10 +61,11 @@ public record SheetView(
     /** A figure before and now. */
     public record Pair(String name, String before, String now, String change, List<String> how) {}
 
-    static SheetView of(Job job, JobSheets sheets, DropSheet drops, Reader reader, Words words) {
+    static SheetView of(Job job, JobSheets sheets, Judgement judged, Reader reader, Words words) {
+        DropSheet drops = judged.drops();
         HeightSheet before = sheets.before().map(SheetData::heights).orElseGet(HeightSheet::empty);
         HeightSheet now = sheets.now().map(SheetData::heights).orElseGet(HeightSheet::empty);
-        Maker make = new Maker(reader, words, drops);
+        Maker make = new Maker(reader, words, judged, drops, job.vehicle().points());
         return new SheetView(
                 job.vehicle().plate(),
                 job.vehicle().name(),
@@ -84,7 +87,8 @@ public record SheetView(
     }
 
     /** Forms the texts of one sheet for one reader. */
-    private record Maker(Reader reader, Words words, DropSheet drops) {
+    private record Maker(
+            Reader reader, Words words, Judgement judged, DropSheet drops, VehicleFacts.FramePoints points) {
         /** As the box says it, not as it comes out in the reader's unit. */
         String promised(Job job) {
             return Stream.of(End.values())
@@ -96,7 +100,7 @@ public record SheetView(
 
         Line line(SheetData sheet) {
             return new Line(
-                    words.say("stage." + sheet.row().stage()),
+                    words.say("stage." + sheet.stage()),
                     reader.full(sheet.row().madeAt()),
                     String.join(", ", sheet.said(words::say)));
         }
@@ -144,7 +148,14 @@ public record SheetView(
                     drop == null ? "" : Numerals.html(Numerals.drop(drop.value().value(), reader)),
                     drop == null ? "" : uncertainty(drop.value()),
                     corner.bestMethod().filter(m -> m == method).isPresent(),
-                    drop == null ? List.of() : lines(words.reason(drop.reason(), reader)));
+                    drop == null ? List.of() : lines(how(drop, corner.corner(), method)));
+        }
+
+        /** How a drop came about, and what all readings together say of it. */
+        private List<String> how(Figure<Estimate> drop, Corner corner, Method method) {
+            List<String> how = new ArrayList<>(words.reason(drop.reason(), reader));
+            judged.adjusted(corner, method).ifPresent(all -> how.add(words.say("adjusted", reader, all)));
+            return how;
         }
 
         /** A single reading is shown as it was read; a mean in the reader's unit. */
@@ -152,7 +163,7 @@ public record SheetView(
             return Numerals.html(
                     height.readings().size() == 1
                             ? Numerals.reading(height.readings().get(0).tape())
-                            : Numerals.text(height.value(), reader));
+                            : Numerals.text(height.read(), reader));
         }
 
         List<Pair> sides() {
@@ -176,7 +187,20 @@ public record SheetView(
         List<Pair> rake() {
             return drops.rake().height().isEmpty()
                     ? List.of()
-                    : List.of(pair(words.say("sheet.rake"), drops.rake().height()));
+                    : List.of(withRake(pair(rakeName(), drops.rake().height())));
+        }
+
+        private Pair withRake(Pair pair) {
+            List<String> how = new ArrayList<>(pair.how());
+            judged.rakeChange().ifPresent(all -> how.add(Numerals.html(words.say("adjusted.rake", reader, all))));
+            return new Pair(pair.name(), pair.before(), pair.now(), pair.change(), how);
+        }
+
+        /** Between which points, where somebody named them. */
+        private String rakeName() {
+            return points.front().isEmpty() || points.rear().isEmpty()
+                    ? words.say("sheet.rake")
+                    : words.say("sheet.rake.points", reader, points.rear(), points.front());
         }
 
         List<Pair> gaps() {

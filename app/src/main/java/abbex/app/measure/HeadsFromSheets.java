@@ -8,6 +8,7 @@ import abbex.app.page.JobHeads;
 import abbex.app.page.NotHere;
 import abbex.app.page.Numerals;
 import abbex.app.page.Reader;
+import abbex.core.heights.Stage;
 import java.util.UUID;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
@@ -25,7 +26,7 @@ class HeadsFromSheets implements JobHeads {
 
     @EventListener
     void received(JobReceived received) {
-        sheets.open(received.by(), received.job(), SheetRow.Stage.AS_ARRIVED, received.at());
+        sheets.open(received.by(), received.job(), Stage.AS_ARRIVED, received.at());
     }
 
     @Override

@@ -1,14 +1,20 @@
 package abbex.app.measure;
 
 import abbex.app.arrive.Job;
+import abbex.app.rules.ShopRules;
 import abbex.core.heights.Judgement;
-import abbex.core.heights.Limits;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 
-/** All sheets of a job, in order. */
-public record JobSheets(List<SheetData> sheets) {
+/**
+ * All sheets of a job, in order.
+ *
+ * @param rules what the shop reckons with
+ */
+public record JobSheets(List<SheetData> sheets, ShopRules rules) {
+    public static final JobSheets NONE = new JobSheets(List.of(), ShopRules.USUAL);
+
     public Optional<SheetData> before() {
         return sheets.stream().findFirst();
     }
@@ -28,21 +34,22 @@ public record JobSheets(List<SheetData> sheets) {
 
     /** The first sheet against the newest, and all of them as one truth. */
     public Judgement judge(Job job) {
-        return judge(job, sheets.size() - 1);
+        return judge(job, new Judgement.Pair(0, Math.max(0, sheets.size() - 1)));
     }
 
-    /** The same with the sheet that is looked at; the newest while it is the first. */
-    Judgement judge(Job job, SheetData shown) {
-        int number = sheets.indexOf(shown);
-        return judge(job, number == 0 ? sheets.size() - 1 : number);
+    /** The same with two other sheets, the earlier one being the base. */
+    Judgement judge(Job job, SheetData one, SheetData other) {
+        int a = sheets.indexOf(one);
+        int b = sheets.indexOf(other);
+        return judge(job, new Judgement.Pair(Math.min(a, b), Math.max(a, b)));
     }
 
-    private Judgement judge(Job job, int shown) {
+    private Judgement judge(Job job, Judgement.Pair compared) {
         return Judgement.of(
                 job.vehicle().vehicle(),
                 sheets.stream().map(SheetData::heights).toList(),
-                shown,
+                compared,
                 job.advertised(),
-                Limits.USUAL);
+                rules.limits());
     }
 }

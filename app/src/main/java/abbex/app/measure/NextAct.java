@@ -10,6 +10,7 @@ import abbex.core.heights.DropSheet;
 import abbex.core.heights.HeightSheet;
 import abbex.core.heights.Judgement;
 import abbex.core.heights.Method;
+import abbex.core.heights.Spot;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
 import java.util.Comparator;
@@ -60,9 +61,21 @@ class NextAct {
                 summary, words.say(worst.isPresent() ? "next.look" : "next.handover"), detail, mark, readings, true);
     }
 
-    /** A suspicious reading of the newest sheet is taken again before anything else: the tape is still at hand. */
+    /**
+     * A doubt is settled before anything else while the tape is still at hand: by the height that tells which of several it is,
+     * else by the suspicious reading of the newest sheet.
+     */
     private Optional<String> again(JobSheets sheets, Judgement judged, Reader reader) {
         int newest = sheets.sheets().size() - 1;
+        if (judged.settling().isPresent()) {
+            Spot spot = judged.settling().get();
+            boolean read = sheets.sheets()
+                    .get(newest)
+                    .heights()
+                    .at(spot.corner(), spot.method())
+                    .isPresent();
+            return Optional.of(words.say(read ? "next.again" : "next.settle", reader, spot.corner(), spot.method()));
+        }
         return judged.suspects().stream()
                 .filter(s -> s.sheet() == newest)
                 .findFirst()

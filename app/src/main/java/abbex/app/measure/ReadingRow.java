@@ -53,12 +53,8 @@ record ReadingRow(
         return Spot.of(corner, method);
     }
 
-    /** The stored value wins over today's way of reading the text, should the two ever differ. */
     TapeReading tapeReading() {
-        return TapeText.parse(raw, unit, tape, method.allowed())
-                .asReading()
-                .filter(read -> read.value().equals(value))
-                .orElseGet(() -> TapeReading.of(value, tape));
+        return TapeText.stored(raw, unit, tape, method.allowed(), value);
     }
 
     Reading reading() {

@@ -1,13 +1,21 @@
 package abbex.app.measure;
 
+import abbex.app.rules.ShopRules;
+import abbex.core.heights.Basis;
+import abbex.core.heights.Floor;
 import abbex.core.heights.HeightSheet;
 import abbex.core.heights.Method;
 import abbex.core.heights.SheetState;
+import abbex.core.heights.Stage;
+import abbex.core.heights.StandIn;
 import abbex.core.units.Pressure;
 import abbex.core.vehicle.Corner;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
@@ -17,18 +25,43 @@ public final class SheetData {
     private final SheetRow row;
     private final List<ReadingRow> current;
     private final Map<String, String> state;
+    private final Stage stage;
     private final HeightSheet heights;
 
-    SheetData(SheetRow row, List<ReadingRow> current, Map<String, String> state) {
+    SheetData(SheetRow row, List<ReadingRow> current, Map<String, String> state, ShopRules rules) {
         this.row = row;
         this.current = List.copyOf(current);
         this.state = Map.copyOf(state);
+        this.stage = StateItem.stage(said(StateItem.STAGE)).orElse(row.stage());
         this.heights = HeightSheet.of(
-                sheetState(), current.stream().map(ReadingRow::reading).toList());
+                sheetState(),
+                basis(rules),
+                current.stream().map(ReadingRow::reading).toList());
+    }
+
+    private Basis basis(ShopRules rules) {
+        LocalDate day = LocalDate.ofInstant(row.madeAt(), ZoneOffset.UTC);
+        Optional<Floor> floor = rules.floor(said(SheetState.Item.BAY.name()), day);
+        StandIn standIn = StateItem.standIn(said(StateItem.STAND_IN)).orElse(StandIn.NONE);
+        return new Basis(
+                stage,
+                rules.repeatability(),
+                floor,
+                row.first() ? standIn : StandIn.NONE,
+                StateItem.arches(said(StateItem.ARCHES)).orElse(java.util.Set.of()));
+    }
+
+    private String said(String item) {
+        return state.getOrDefault(item, "");
     }
 
     public SheetRow row() {
         return row;
+    }
+
+    /** At which point of the work it was taken, as it was said last. */
+    public Stage stage() {
+        return stage;
     }
 
     /** The rows that no other row replaces and that were not withdrawn. */
@@ -41,9 +74,11 @@ public final class SheetData {
         return state;
     }
 
-    /** Opened at that stage, and nobody has written on it. */
-    boolean fresh(SheetRow.Stage stage) {
-        return row.stage() == stage && current.isEmpty() && state.isEmpty();
+    /** Opened at that stage, and nobody has written on it but where the vehicle stands. */
+    boolean fresh(Stage asked) {
+        return stage == asked
+                && current.isEmpty()
+                && state.keySet().stream().allMatch(SheetState.Item.BAY.name()::equals);
     }
 
     /** What the core compares. */
@@ -54,38 +89,34 @@ public final class SheetData {
     private SheetState sheetState() {
         Map<Corner, Pressure> pressures = new EnumMap<>(Corner.class);
         for (Corner corner : Corner.WALK) {
-            Optional.ofNullable(state.get(pressureItem(corner)))
-                    .flatMap(Pressure::parse)
-                    .ifPresent(p -> pressures.put(corner, p));
+            Pressure.parse(said(StateItem.pressure(corner))).ifPresent(p -> pressures.put(corner, p));
         }
         Map<SheetState.Item, String> said = new EnumMap<>(SheetState.Item.class);
         for (SheetState.Item item : SheetState.Item.values()) {
-            said.put(item, state.getOrDefault(item.name(), ""));
+            said.put(item, said(item.name()));
         }
         return SheetState.of(pressures, said);
     }
 
-    /** Every item of a state in the order it is asked for: pressures in walking order, then the rest. */
-    public static List<String> items() {
-        List<String> items = new ArrayList<>(
-                Corner.WALK.stream().map(SheetData::pressureItem).toList());
-        for (SheetState.Item item : SheetState.Item.values()) {
-            items.add(item.name());
-        }
-        return items;
-    }
-
     /** What is said of the state, each item by its short name, in order. */
     public List<String> said(Function<String, String> name) {
-        return items().stream()
-                .filter(item -> !state.getOrDefault(item, "").isEmpty())
-                .map(item -> (item.startsWith("PRESSURE_") ? item.substring(9) : name.apply("item." + item)) + " "
-                        + state.get(item))
-                .toList();
+        List<String> all = new ArrayList<>();
+        for (String item : StateItem.of(row.first())) {
+            if (!said(item).isEmpty() && !item.equals(StateItem.STAGE)) {
+                all.add(line(item, name));
+            }
+        }
+        return all;
     }
 
-    static String pressureItem(Corner corner) {
-        return "PRESSURE_" + corner;
+    private String line(String item, Function<String, String> name) {
+        if (item.startsWith(StateItem.PRESSURE)) {
+            return item.substring(StateItem.PRESSURE.length()) + " " + said(item);
+        }
+        String title = name.apply("item." + item);
+        String text = StateItem.text(item, said(item), name);
+        // A bay is mostly called "Bay 2".
+        return text.toLowerCase(Locale.ROOT).startsWith(title) ? text : title + " " + text;
     }
 
     List<ReadingRow> at(Corner corner, Method method) {

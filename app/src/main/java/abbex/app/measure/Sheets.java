@@ -6,13 +6,14 @@ import abbex.app.page.Reader;
 import abbex.app.people.Audit;
 import abbex.app.people.People;
 import abbex.app.people.Person;
+import abbex.app.rules.Rules;
+import abbex.app.rules.ShopRules;
 import abbex.app.store.Ids;
 import abbex.app.store.Times;
 import abbex.core.heights.Judgement;
 import abbex.core.heights.Method;
+import abbex.core.heights.Stage;
 import abbex.core.units.Graduation;
-import abbex.core.units.Length;
-import abbex.core.units.LengthUnit;
 import abbex.core.units.TapeParse;
 import abbex.core.units.TapeReading;
 import abbex.core.units.TapeText;
@@ -40,25 +41,6 @@ public class Sheets {
               from sheet where shop_id = :shop and job_id in (:jobs) order by job_id, seq
             """;
 
-    private static final String READING_COLUMNS = """
-            select r.id, r.sheet_id, r.person_id, p.initials, r.corner, r.method, r.act, r.raw, r.bare_unit, r.tape,
-                   r.value_nm, r.supersedes, r.restores, r.taken_at
-              from reading r join person p on p.id = r.person_id
-            """;
-
-    private static final String CURRENT = READING_COLUMNS + """
-             join sheet s on s.id = r.sheet_id
-             where r.shop_id = :shop and s.job_id in (:jobs) and r.act <> 'WITHDRAW'
-               and not exists (select 1 from reading n where n.supersedes = r.id)
-             order by r.taken_at, r.id
-            """;
-
-    private static final String OF_SPOT = READING_COLUMNS + """
-             where r.shop_id = :shop and r.sheet_id = :sheet and r.person_id = :person
-               and r.corner = :corner and r.method = :method
-             order by r.taken_at, r.id
-            """;
-
     private static final String STATES = """
             select e.sheet_id, e.item, e.raw from state_entry e join sheet s on s.id = e.sheet_id
              where e.shop_id = :shop and s.job_id in (:jobs) order by e.id
@@ -76,8 +58,6 @@ public class Sheets {
                  + (select count(*) from sheet s where s.shop_id = :shop and s.job_id = :job)
             """;
 
-    private static final String BY_CLIENT = READING_COLUMNS + " where r.shop_id = :shop and r.client_id = :client";
-
     private static final String LOCK = "select id from sheet where id = :sheet and shop_id = :shop for update";
 
     private static final String ADD_SHEET = """
@@ -85,23 +65,27 @@ public class Sheets {
             values (:id, :shop, :job, :seq, :stage, :baseline, :unit, :tape, :at, :by)
             """;
 
-    private static final String APPEND = """
-            insert into reading (id, shop_id, sheet_id, client_id, person_id, corner, method, act, raw, bare_unit, tape,
-                                 value_nm, supersedes, restores, taken_at)
-            values (:id, :shop, :sheet, :client, :person, :corner, :method, :act, :raw, :unit, :tape,
-                    :value, :supersedes, :restores, :at)
-            """;
-
     private static final String SAY = """
             insert into state_entry (shop_id, sheet_id, item, raw, person_id, said_at)
             values (:shop, :sheet, :item, :raw, :person, :at)
             """;
 
+    /** A sheet is taken where the vehicle stands, unless somebody says otherwise. */
+    private static final String SAY_BAY = """
+            insert into state_entry (shop_id, sheet_id, item, raw, person_id, said_at)
+            select :shop, :sheet, 'BAY', bay, :person, :at from job
+             where id = :job and shop_id = :shop and bay <> ''
+            """;
+
     private final JdbcClient jdbc;
     private final NextAct nextAct;
     private final Audit audit;
+    private final ReadingLog log;
+    private final Rules rules;
 
-    Sheets(JdbcClient jdbc, NextAct nextAct, Audit audit) {
+    Sheets(JdbcClient jdbc, NextAct nextAct, Audit audit, ReadingLog log, Rules rules) {
+        this.log = log;
+        this.rules = rules;
         this.audit = audit;
         this.jdbc = jdbc;
         this.nextAct = nextAct;
@@ -119,7 +103,7 @@ public class Sheets {
     }
 
     public JobSheets of(UUID shop, UUID job) {
-        return of(shop, List.of(job)).getOrDefault(job, new JobSheets(List.of()));
+        return of(shop, List.of(job)).getOrDefault(job, JobSheets.NONE);
     }
 
     /** The sheets of several jobs in three queries. */
@@ -129,22 +113,19 @@ public class Sheets {
         }
         List<SheetRow> sheets =
                 many(SHEETS, shop, jobs).query((row, n) -> sheet(row)).list();
-        Map<UUID, List<ReadingRow>> readings = new HashMap<>();
-        many(CURRENT, shop, jobs).query(row -> {
-            ReadingRow reading = reading(row);
-            readings.computeIfAbsent(reading.sheet(), s -> new ArrayList<>()).add(reading);
-        });
+        Map<UUID, List<ReadingRow>> readings = log.current(shop, jobs);
         Map<UUID, Map<String, String>> states = new HashMap<>();
         many(STATES, shop, jobs).query(row -> {
             states.computeIfAbsent(Ids.id(row, "sheet_id"), s -> new HashMap<>())
                     .put(row.getString("item"), row.getString("raw"));
         });
+        ShopRules own = rules.of(shop);
         Map<UUID, List<SheetData>> byJob = new HashMap<>();
         sheets.forEach(s -> byJob.computeIfAbsent(s.job(), j -> new ArrayList<>())
                 .add(new SheetData(
-                        s, readings.getOrDefault(s.id(), List.of()), states.getOrDefault(s.id(), Map.of()))));
+                        s, readings.getOrDefault(s.id(), List.of()), states.getOrDefault(s.id(), Map.of()), own)));
         Map<UUID, JobSheets> all = new HashMap<>();
-        byJob.forEach((job, list) -> all.put(job, new JobSheets(list)));
+        byJob.forEach((job, list) -> all.put(job, new JobSheets(list, own)));
         return all;
     }
 
@@ -177,7 +158,7 @@ public class Sheets {
 
     /** Opens the next sheet of a job; one of the same stage that nobody has written on yet is gone on with. */
     @Transactional
-    public UUID open(Person by, UUID job, SheetRow.Stage stage, Instant at) {
+    public UUID open(Person by, UUID job, Stage stage, Instant at) {
         JobSheets there = of(by.shop(), job);
         Optional<SheetData> newest = there.newest();
         if (newest.isPresent() && newest.get().fresh(stage) || there.sheets().size() >= MOST_SHEETS) {
@@ -198,6 +179,13 @@ public class Sheets {
                 .param("at", Times.column(at))
                 .param("by", by.id().toString())
                 .update();
+        jdbc.sql(SAY_BAY)
+                .param("shop", by.shop().toString())
+                .param("sheet", id.toString())
+                .param("job", job.toString())
+                .param("person", by.id().toString())
+                .param("at", Times.column(at))
+                .update();
         return id;
     }
 
@@ -208,11 +196,7 @@ public class Sheets {
     @Transactional
     public Outcome take(Person by, SheetRow sheet, Corner corner, Method method, String raw, UUID client, Instant at) {
         lock(by.shop(), sheet.id());
-        Optional<ReadingRow> sent = jdbc.sql(BY_CLIENT)
-                .param("shop", by.shop().toString())
-                .param("client", client.toString())
-                .query((row, n) -> reading(row))
-                .optional();
+        Optional<ReadingRow> sent = log.sent(by.shop(), client);
         if (sent.isPresent()) {
             ReadingRow was = sent.get();
             boolean same = raw.equals(was.raw())
@@ -226,7 +210,7 @@ public class Sheets {
             return new Outcome.Refused(refused);
         }
         TapeReading read = parse.asReading().orElseThrow();
-        ReadingRow last = last(mine(by, sheet, corner, method));
+        ReadingRow last = last(log.mine(by, sheet, corner, method));
         if (last != null && last.stands() && raw.equals(last.raw())) {
             return new Outcome.Stored(true);
         }
@@ -237,7 +221,8 @@ public class Sheets {
                     Audit.What.CORRECTED,
                     "sheet " + sheet.seq() + ", " + corner + " " + method + ": " + last.raw() + " to " + raw);
         }
-        append(by, sheet, corner, method, client, act, raw, read.value(), last == null ? null : last.id(), null, at);
+        log.append(
+                by, sheet, corner, method, client, act, raw, read.value(), last == null ? null : last.id(), null, at);
         return new Outcome.Stored(false);
     }
 
@@ -245,7 +230,7 @@ public class Sheets {
     @Transactional
     public boolean undo(Person by, SheetRow sheet, Corner corner, Method method, Instant at) {
         lock(by.shop(), sheet.id());
-        List<ReadingRow> mine = mine(by, sheet, corner, method);
+        List<ReadingRow> mine = log.mine(by, sheet, corner, method);
         ReadingRow last = last(mine);
         if (last == null || !last.stands()) {
             return false;
@@ -257,9 +242,9 @@ public class Sheets {
         ReadingRow restored = earlier == null ? null : byId.getOrDefault(earlier.restores(), earlier);
         UUID client = Ids.fresh();
         if (restored == null || !restored.stands()) {
-            append(by, sheet, corner, method, client, Act.WITHDRAW, null, null, last.id(), null, at);
+            log.append(by, sheet, corner, method, client, Act.WITHDRAW, null, null, last.id(), null, at);
         } else {
-            append(
+            log.append(
                     by,
                     sheet,
                     corner,
@@ -301,17 +286,6 @@ public class Sheets {
                 .single();
     }
 
-    private List<ReadingRow> mine(Person by, SheetRow sheet, Corner corner, Method method) {
-        return jdbc.sql(OF_SPOT)
-                .param("shop", by.shop().toString())
-                .param("sheet", sheet.id().toString())
-                .param("person", by.id().toString())
-                .param("corner", corner.name())
-                .param("method", method.name())
-                .query((row, n) -> reading(row))
-                .list();
-    }
-
     /** The row that no other replaces; one at most, since each replaces the last. */
     @Nullable
     private static ReadingRow last(List<ReadingRow> rows) {
@@ -321,67 +295,15 @@ public class Sheets {
                 .orElse(null);
     }
 
-    private void append(
-            Person by,
-            SheetRow sheet,
-            Corner corner,
-            Method method,
-            UUID client,
-            Act act,
-            @Nullable String raw,
-            @Nullable Length value,
-            @Nullable UUID supersedes,
-            @Nullable UUID restores,
-            Instant at) {
-        jdbc.sql(APPEND)
-                .param("id", Ids.fresh().toString())
-                .param("shop", by.shop().toString())
-                .param("sheet", sheet.id().toString())
-                .param("client", client.toString())
-                .param("person", by.id().toString())
-                .param("corner", corner.name())
-                .param("method", method.name())
-                .param("act", act.name())
-                .param("raw", raw)
-                .param("unit", sheet.unit().symbol())
-                .param("tape", sheet.tape().toString())
-                .param("value", value == null ? null : value.nm())
-                .param("supersedes", Ids.text(supersedes))
-                .param("restores", Ids.text(restores))
-                .param("at", Times.column(at))
-                .update();
-    }
-
     private static SheetRow sheet(ResultSet row) throws SQLException {
         return new SheetRow(
                 Ids.id(row, "id"),
                 Ids.id(row, "job_id"),
                 row.getInt("seq"),
-                SheetRow.Stage.valueOf(row.getString("stage")),
+                Stage.valueOf(row.getString("stage")),
                 Ids.maybe(row, "baseline_id"),
                 People.unit(row.getString("unit")),
                 Graduation.parse(row.getString("tape")).orElseThrow(),
                 Times.instant(row, "made_at"));
-    }
-
-    private static ReadingRow reading(ResultSet row) throws SQLException {
-        long nm = row.getLong("value_nm");
-        Length value = row.wasNull() ? null : Length.ofNm(nm);
-        LengthUnit unit = People.unit(row.getString("bare_unit"));
-        return new ReadingRow(
-                Ids.id(row, "id"),
-                Ids.id(row, "sheet_id"),
-                Ids.id(row, "person_id"),
-                row.getString("initials"),
-                Corner.valueOf(row.getString("corner")),
-                Method.valueOf(row.getString("method")),
-                Act.valueOf(row.getString("act")),
-                row.getString("raw"),
-                unit,
-                Graduation.parse(row.getString("tape")).orElseThrow(),
-                value,
-                Ids.maybe(row, "supersedes"),
-                Ids.maybe(row, "restores"),
-                Times.instant(row, "taken_at"));
     }
 }

@@ -26,16 +26,22 @@ import org.jspecify.annotations.Nullable;
 /**
  * The walk round the vehicle as one page shows it.
  *
+ * @param keep what keeps the choice of the compared sheet in an address
  * @param next the method to go on with after this walk; null when nothing is left that was begun
  */
 public record Walk(
         UUID job,
         UUID sheet,
-        boolean first,
+        String keep,
         Method method,
         List<Chip> chips,
         List<Arch> arches,
         @Nullable Method next) {
+
+    /** What keeps the choice of the compared sheet behind an address that has nothing else asked. */
+    public String query() {
+        return keep.isEmpty() ? "" : "?" + keep.substring(1);
+    }
 
     /** A method to choose. */
     public record Chip(Method method, String name, String how, boolean chosen, int read) {}
@@ -48,6 +54,7 @@ public record Walk(
      * @param shown whose reading stands where this person has none, in plain text
      * @param last the reading of the first sheet, when this is a later one
      * @param drop what it did, made safe; empty when it cannot be told
+     * @param sure how far the drop may be off, made safe
      * @param others what other people read here
      * @param problem why the text was not taken, made safe; empty when it was
      * @param offer what would be right
@@ -62,6 +69,7 @@ public record Walk(
             String shown,
             String last,
             String drop,
+            String sure,
             String how,
             List<String> others,
             boolean undo,
@@ -75,19 +83,10 @@ public record Walk(
     record Refusal(Corner corner, String text, String problem, String offer) {}
 
     static Walk of(
-            Job job,
-            JobSheets sheets,
-            SheetData sheet,
-            Method method,
-            UUID me,
-            Judgement judged,
-            Reader reader,
-            Words words,
-            @Nullable Refusal refusal) {
+            MeasurePages.Opened o, Method method, UUID me, Reader reader, Words words, @Nullable Refusal refusal) {
+        SheetData sheet = o.sheet();
         HeightSheet here = sheet.heights();
-        HeightSheet before = sheet.row().first()
-                ? null
-                : sheets.before().map(SheetData::heights).orElse(null);
+        HeightSheet before = o.compared() ? o.base().heights() : null;
         List<Chip> chips = Stream.of(Method.values())
                 .map(m -> new Chip(m, words.say("method." + m), words.say("method." + m + ".how"), m == method, (int)
                         Corner.WALK.stream()
@@ -95,39 +94,36 @@ public record Walk(
                                 .count()))
                 .toList();
         List<Arch> arches = Corner.WALK.stream()
-                .map(corner ->
-                        arch(job, sheets, sheet, here, before, corner, method, me, judged, reader, words, refusal))
+                .map(corner -> arch(o, here, before, corner, method, me, reader, words, refusal))
                 .toList();
-        return new Walk(
-                job.id(), sheet.row().id(), sheet.row().first(), method, chips, arches, next(here, before, method));
+        return new Walk(o.job().id(), sheet.row().id(), o.keep(), method, chips, arches, next(here, before, method));
     }
 
     private static Arch arch(
-            Job job,
-            JobSheets sheets,
-            SheetData sheet,
+            MeasurePages.Opened o,
             HeightSheet here,
             @Nullable HeightSheet before,
             Corner corner,
             Method method,
             UUID me,
-            Judgement judged,
             Reader reader,
             Words words,
             @Nullable Refusal refusal) {
+        SheetData sheet = o.sheet();
+        Judgement judged = o.judged();
         List<ReadingRow> rows = sheet.at(corner, method);
         Optional<ReadingRow> mine =
                 rows.stream().filter(r -> r.person().equals(me)).findFirst();
         Optional<ReadingRow> shown = mine.or(() -> rows.stream().findFirst());
         boolean refused = refusal != null && refusal.corner() == corner;
-        Optional<SheetData> first = sheet.row().first() ? Optional.empty() : sheets.before();
-        String last = first.stream()
+        Optional<SheetData> base = o.compared() ? Optional.of(o.base()) : Optional.empty();
+        String last = base.stream()
                 .flatMap(s -> s.at(corner, method).stream())
                 .findFirst()
                 .map(r -> Numerals.html(Numerals.reading(r.tapeReading())))
                 .orElse("");
         CornerDrop drop = judged.drops().corners().get(corner);
-        String fell = sheet.row().first() || !drop.byMethod().containsKey(method)
+        String fell = !o.compared() || !drop.byMethod().containsKey(method)
                 ? ""
                 : Numerals.html(
                         Numerals.drop(drop.byMethod().get(method).value().value(), reader));
@@ -139,7 +135,7 @@ public record Walk(
                         .collect(Collectors.joining(" "));
         return new Arch(
                 corner,
-                Words.capital(words.say("corner." + corner)),
+                name(o.job(), corner, method, words),
                 corner.name(),
                 refused ? refusal.text() : mine.map(ReadingRow::raw).orElse(""),
                 refused
@@ -151,6 +147,11 @@ public record Walk(
                         : shown.map(r -> r.initials() + " " + r.raw()).orElse(""),
                 last,
                 fell,
+                fell.isEmpty()
+                        ? ""
+                        : Numerals.html("± "
+                                + Numerals.uncertainty(
+                                        drop.byMethod().get(method).value().expanded(), reader)),
                 Numerals.html(how),
                 rows.stream()
                         .filter(r -> mine.isPresent() ? r != mine.get() : r != shown.orElse(null))
@@ -160,8 +161,15 @@ public record Walk(
                 Ids.fresh(),
                 refused ? refusal.problem() : "",
                 refused ? refusal.offer() : "",
-                suspect(sheets, sheet, Spot.of(corner, method), judged, reader, words),
-                ArchDrawing.of(corner, method, wheel(job, corner, here, before), before, here));
+                suspect(o.all(), sheet, Spot.of(corner, method), judged, reader, words),
+                ArchDrawing.of(corner, method, wheel(o.job(), corner, here, before), before, here));
+    }
+
+    /** The corner, and at the frame the point that is measured where somebody named it. */
+    private static String name(Job job, Corner corner, Method method, Words words) {
+        String name = Words.capital(words.say("corner." + corner));
+        String point = job.vehicle().points().of(corner.end());
+        return method != Method.FG || point.isEmpty() ? name : name + ", " + point;
     }
 
     private static String suspect(
@@ -173,13 +181,7 @@ public record Walk(
                 .findFirst()
                 .map(s -> suspects.size() > 1
                         ? words.say("suspect.one.of", reader, suspects.size())
-                        : words.say(
-                                "suspect.others",
-                                reader,
-                                s.probable(sheet.heights()
-                                        .at(spot.corner(), spot.method())
-                                        .orElseThrow()
-                                        .value())))
+                        : words.say("suspect.others", reader, s.probable()))
                 .map(Numerals::html)
                 .orElse("");
     }

@@ -10,6 +10,9 @@ import abbex.core.heights.Reading;
 import abbex.core.heights.SheetState;
 import abbex.core.heights.Slip;
 import abbex.core.heights.Spot;
+import abbex.core.heights.Stage;
+import abbex.core.heights.StandIn;
+import abbex.core.heights.Taken;
 import abbex.core.units.Angle;
 import abbex.core.units.Estimate;
 import abbex.core.units.Graduation;
@@ -111,18 +114,22 @@ public class Words {
 
     private String height(Height height, Reader reader) {
         String standard = micro(height.estimate().uncertainty().standard());
+        String adds = height.adds().sign() == 0
+                ? ""
+                : " " + say("reason.height.adds", reader, micro(height.adds().mm()));
         if (height.readings().size() > 1) {
-            return say("reason.height.repeat", reader, height.spot(), readings(height, reader), standard);
+            return say("reason.height.repeat", reader, height.spot(), readings(height, reader), standard) + adds;
         }
         Reading one = height.readings().get(0);
         return say(
-                "reason.height",
-                reader,
-                height.spot(),
-                readings(height, reader),
-                standard,
-                micro(one.tape().standardMm()),
-                micro(height.spot().method().repeatability().mm()));
+                        "reason.height",
+                        reader,
+                        height.spot(),
+                        readings(height, reader),
+                        standard,
+                        micro(one.tape().standardMm()),
+                        micro(height.point().standard()))
+                + adds;
     }
 
     private String readings(Height height, Reader reader) {
@@ -144,7 +151,7 @@ public class Words {
             return Numerals.text(estimate.value(), reader) + " ± " + Numerals.uncertainty(estimate.expanded(), reader);
         }
         if (value instanceof Height height) {
-            return Numerals.text(height.value(), reader);
+            return Numerals.text(height.read(), reader);
         }
         if (value instanceof Advertised.Range range) {
             return range.single()
@@ -159,6 +166,9 @@ public class Words {
         }
         if (value instanceof Spot spot) {
             return word(spot.corner(), reader) + ", " + word(spot.method(), reader);
+        }
+        if (value instanceof Taken taken) {
+            return say("taken", reader, taken.spot(), taken.stage());
         }
         if (value instanceof Collection<?> many && many.equals(Corner.WALK)) {
             return say("corner.all");
@@ -187,6 +197,13 @@ public class Words {
         }
         if (value instanceof Slip slip) {
             return say("slip." + slip.name());
+        }
+        if (value instanceof Stage stage) {
+            String name = say("stage." + stage.name());
+            return name.substring(0, 1).toLowerCase(Locale.ENGLISH) + name.substring(1);
+        }
+        if (value instanceof StandIn standIn) {
+            return say("standin." + standIn.name());
         }
         if (value instanceof LengthUnit unit) {
             return say("unit." + unit.name());

@@ -27,7 +27,10 @@ public class Audit {
         CORRECTED,
         HANDED_OVER,
         EXPORTED,
-        CUSTOMER_BLANKED
+        CUSTOMER_BLANKED,
+        LIMITS_SET,
+        FLOOR_SURVEYED,
+        FLOOR_TAKEN_BACK
     }
 
     /** A line of the list. */

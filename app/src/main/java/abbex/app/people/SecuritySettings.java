@@ -67,7 +67,7 @@ class SecuritySettings {
                                 "/favicon.svg",
                                 "/error")
                         .permitAll()
-                        .requestMatchers("/people/**", "/audit", "/keys/**")
+                        .requestMatchers("/people/**", "/audit", "/keys/**", "/rules/**")
                         .hasRole("LEAD")
                         .anyRequest()
                         .authenticated())

@@ -99,11 +99,16 @@ class ComputeDropTest {
                     400 | {"before":{"HF":{"LF":"26,5"}}} | before.HF.LF | 26.5
                     400 | {"before":{"HF":{"LF":14}}} | before.HF.LF | "25 7/16"
                     400 | {"before":{"HF":{"XX":"14"}}} | before.HF.XX | LF, RF, RR, LR
-                    400 | {"before":{"ZZ":{}}} | before.ZZ | GF, HF, RIM, FG, TG
-                    400 | {"colour":"red"} | colour | unit, graduation, kind, wheelbase, frameBase, advertised, before, after
+                    400 | {"before":{"ZZ":{}}} | before.ZZ | GF, HF, RIM, FG, TG, stage, floor, standIn, arches
+                    400 | {"colour":"red"} | colour | unit, graduation, kind, wheelbase, frameBase, advertised, limits, before, after
                     400 | {"unit":"furlong"} | unit | in
                     400 | {"graduation":"1/3"} | graduation | 1/16 in
                     400 | {"kind":"boat"} | kind | car
+                    400 | {"before":{"floor":{"LF":"0","RF":"0","RR":"1"}}} | before.floor.LR | "0"
+                    400 | {"after":{"stage":"LATER"}} | after.stage | FIRST_SET_DOWN
+                    400 | {"before":{"standIn":"COUSIN"}} | before.standIn | NONE
+                    400 | {"after":{"arches":"LF,RF"}} | after.arches | LF RR
+                    400 | {"limits":{"RIM":"0"},"before":{"HF":{"LF":"14"}}} | limits.RIM | from 0.1 mm to 25 mm
                     400 | {"before":[]} | before | {…}
                     400 | [] | ~~ | {…}
                     422 | {} | - | -

@@ -13,6 +13,7 @@ import abbex.app.people.People;
 import abbex.app.people.Person;
 import abbex.app.support.Shop;
 import abbex.core.heights.Method;
+import abbex.core.heights.Stage;
 import abbex.core.units.Length;
 import abbex.core.units.TapeParse;
 import abbex.core.vehicle.Architecture;
@@ -75,6 +76,7 @@ class SheetsTest {
                 Architecture.OTHER,
                 "",
                 "",
+                VehicleFacts.FramePoints.UNNAMED,
                 Map.of());
         return new Job(
                 UUID.randomUUID(),
@@ -245,10 +247,10 @@ class SheetsTest {
 
     @Test
     void the_second_sheet_is_compared_with_the_first() {
-        UUID second = sheets.open(orla, job.id(), SheetRow.Stage.FIRST_SET_DOWN, now);
-        assertEquals(second, sheets.open(orla, job.id(), SheetRow.Stage.FIRST_SET_DOWN, now), "no third sheet yet");
+        UUID second = sheets.open(orla, job.id(), Stage.FIRST_SET_DOWN, now);
+        assertEquals(second, sheets.open(orla, job.id(), Stage.FIRST_SET_DOWN, now), "no third sheet yet");
         SheetRow row = newest(orla);
         assertEquals(sheet.id(), row.baseline());
-        assertEquals(SheetRow.Stage.FIRST_SET_DOWN, row.stage());
+        assertEquals(Stage.FIRST_SET_DOWN, row.stage());
     }
 }

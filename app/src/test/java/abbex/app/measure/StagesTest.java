@@ -46,18 +46,17 @@ class StagesTest {
     private void read(String sheet, String method, String... readings) {
         String[] corners = {"LF", "RF", "RR", "LR"};
         for (int i = 0; i < 4; i++) {
-            HttpResponse<String> answer = milo.post(
-                    sheet + "/readings",
-                    "corner",
-                    corners[i],
-                    "method",
-                    method,
-                    "raw",
-                    readings[i],
-                    "client",
-                    UUID.randomUUID().toString());
+            HttpResponse<String> answer = send(milo, sheet, corners[i], method, readings[i], UUID.randomUUID());
             assertEquals(302, answer.statusCode(), answer.body());
         }
+    }
+
+    /** The sheet's address, with what it is compared with behind a question mark where there is any. */
+    private static HttpResponse<String> send(
+            Visitor who, String sheet, String corner, String method, String raw, UUID client) {
+        String[] parts = (sheet + "?").split("\\?", -1);
+        String address = parts[0] + "/readings" + (parts[1].isEmpty() ? "" : "?" + parts[1]);
+        return who.post(address, "corner", corner, "method", method, "raw", raw, "client", client.toString());
     }
 
     @Test
@@ -74,7 +73,7 @@ class StagesTest {
         assertTrue(page.contains("After a short drive") && page.contains("First set-down"));
         assertTrue(page.contains("↓\u00a01\u202f<span class=\"frac\">1⁄4</span>″"), "the newest against the first");
         String earlier = milo.get(down).body();
-        assertTrue(earlier.contains("<summary title=\"How this came about\">↓\u00a01″</summary>"), earlier);
+        assertTrue(earlier.contains("<summary title=\"How this came about\"><span>↓\u00a01″</span>"), earlier);
         String handedOver = milo.get("/jobs/" + job + "/sheet").body();
         assertTrue(handedOver.contains("After a short drive"));
         assertTrue(page.contains("<option value=\"AFTER_HARD_DRIVE\" selected"), "what usually comes next");
@@ -108,7 +107,116 @@ class StagesTest {
         read(driven, "GF", "25", "25", "25 5/8", "25 5/8");
         read(driven, "HF", "12 3/4", "12 3/4", "13 1/4", "13 1/4");
         String page = milo.get(driven).body();
-        assertTrue(page.contains("Right front, hub to lip, on an earlier sheet: probably misread"), page);
+        assertTrue(page.contains("Right front, hub to lip, as arrived: probably misread"), page);
         assertTrue(milo.get(arrived + "?method=HF").body().contains("All others say"), "at its arch, on its sheet");
+    }
+
+    @Test
+    void any_two_sheets_are_compared_and_their_states_first() {
+        String job = job();
+        String arrived = where(milo.get("/jobs/" + job + "/measure"));
+        read(arrived, "HF", "14", "14", "14 1/2", "14 1/2");
+        String down = open(job, "FIRST_SET_DOWN");
+        read(down, "HF", "13", "13", "13 1/2", "13 1/2");
+        milo.post(down + "/state", "PRESSURE_LF", "33", "FUEL", "full");
+        String driven = open(job, "AFTER_SHORT_DRIVE");
+        read(driven, "HF", "12 3/4", "12 3/4", "13 1/4", "13 1/4");
+        milo.post(driven + "/state", "PRESSURE_LF", "28", "FUEL", "empty");
+        String against = "against=" + down.substring(down.lastIndexOf('/') + 1);
+        String page = milo.get(driven + "?" + against).body();
+        assertTrue(page.contains("<span>↓\u00a0<span class=\"frac\">1⁄4</span>″</span>"), "12 3/4 from 13");
+        assertTrue(
+                page.contains(
+                        "After a short drive against first set-down. They differ in tyre pressure left front and fuel."),
+                page);
+        assertTrue(page.contains("/readings?" + against), "what is read next stays in this comparison");
+        String back = where(send(milo, driven + "?" + against, "LF", "HF", "12 5/8", UUID.randomUUID()));
+        assertEquals(driven + "?method=HF&" + against, back);
+        assertEquals(404, milo.get(driven + "?against=" + UUID.randomUUID()).statusCode());
+    }
+
+    @Test
+    void a_stage_can_be_said_otherwise_and_out_of_order_is_said() {
+        String job = job();
+        String arrived = where(milo.get("/jobs/" + job + "/measure"));
+        read(arrived, "HF", "14", "14", "14 1/2", "14 1/2");
+        String settled = open(job, "SETTLED");
+        read(settled, "HF", "13", "13", "13 1/2", "13 1/2");
+        String driven = open(job, "AFTER_SHORT_DRIVE");
+        read(driven, "HF", "12 7/8", "12 7/8", "13 3/8", "13 3/8");
+        assertTrue(milo.get(driven).body().contains("After a short drive comes after settled"));
+        assertEquals(
+                302, milo.post(settled + "/state", "STAGE", "FIRST_SET_DOWN").statusCode());
+        String mended = milo.get(driven).body();
+        assertFalse(mended.contains("comes after settled"), mended);
+        assertTrue(milo.get(settled).body().contains("<b>First set-down</b>"));
+        HttpResponse<String> bad = milo.post(settled + "/state", "STAGE", "YESTERDAY", "ARCHES", "LF XX");
+        assertEquals(422, bad.statusCode());
+        assertTrue(bad.body().contains("Read “YESTERDAY”: that is not among the choices."));
+        assertTrue(bad.body().contains("Read “LF XX”: the corners of the arches"));
+        assertTrue(bad.body().contains("value=\"LF XX\""), "what was typed is kept");
+    }
+
+    @Test
+    void a_lip_that_was_rolled_is_no_drop_on_page_and_sheet() {
+        String job = job();
+        String arrived = where(milo.get("/jobs/" + job + "/measure"));
+        read(arrived, "HF", "14", "14", "14 1/2", "14 1/2");
+        read(arrived, "GF", "26", "26", "26 1/2", "26 1/2");
+        String rolled = open(job, "OTHER");
+        milo.post(rolled + "/state", "ARCHES", "LF");
+        read(rolled, "HF", "14 5/16", "14", "14 1/2", "14 1/2");
+        read(rolled, "GF", "26 5/16", "26", "26 1/2", "26 1/2");
+        String down = open(job, "FIRST_SET_DOWN");
+        read(down, "HF", "13 5/16", "13", "13 1/2", "13 1/2");
+        String page = milo.get(down + "?method=HF").body();
+        assertTrue(page.contains("Left front: the lip was moved, not the body"), page);
+        assertTrue(page.contains("which is taken off"), "the figure says what it left out");
+        assertTrue(milo.get("/jobs/" + job + "/sheet").body().contains("the lip was moved, not the body"));
+    }
+
+    @Test
+    void a_stand_in_is_said_on_the_first_sheet_only() {
+        String job = job();
+        String arrived = where(milo.get("/jobs/" + job + "/measure"));
+        read(arrived, "HF", "14", "14", "14 1/2", "14 1/2");
+        milo.post(arrived + "/state", "STAND_IN", "SAME_KIND");
+        String down = open(job, "FIRST_SET_DOWN");
+        read(down, "HF", "13", "13", "13 1/2", "13 1/2");
+        String page = milo.get(down).body();
+        assertTrue(page.contains("Not this vehicle from before"), page);
+        assertTrue(page.contains("an untouched vehicle of the same kind and tyre stands in"));
+        assertFalse(page.contains("name=\"STAND_IN\""));
+        milo.post(arrived + "/state", "STAND_IN", "NONE");
+        assertFalse(milo.get(down).body().contains("Not this vehicle from before"));
+    }
+
+    /** A sheet before its vehicle, and two sheets with nothing in common. */
+    @Test
+    void what_cannot_be_compared_is_said() {
+        HttpResponse<String> nobody = milo.post("/jobs/" + UUID.randomUUID() + "/set-down", "stage", "FIRST_SET_DOWN");
+        assertEquals(404, nobody.statusCode());
+        String job = job();
+        String arrived = where(milo.get("/jobs/" + job + "/measure"));
+        read(arrived, "HF", "14", "14", "14 1/2", "14 1/2");
+        String down = open(job, "FIRST_SET_DOWN");
+        read(down, "GF", "25", "25", "25 1/2", "25 1/2");
+        assertTrue(milo.get(down).body().contains("The two sheets have nothing in common"));
+    }
+
+    /** A device sends an old reading again after it was corrected: it is known, and the correction stands. */
+    @Test
+    void a_repeat_of_a_superseded_reading_changes_nothing() {
+        String job = job();
+        String arrived = where(milo.get("/jobs/" + job + "/measure"));
+        UUID first = UUID.randomUUID();
+        send(milo, arrived, "LF", "HF", "14", first);
+        send(milo, arrived, "LF", "HF", "14 1/4", UUID.randomUUID());
+        send(milo, arrived, "LF", "HF", "14", first);
+        assertTrue(milo.get(arrived + "?method=HF").body().contains("value=\"14 1/4\""));
+        // A colleague's reading is a repeat of what stands, not of what was replaced.
+        send(Visitor.signedIn("jorun"), arrived, "LF", "HF", "14 1/4", UUID.randomUUID());
+        String page = milo.get(arrived + "?method=HF").body();
+        assertTrue(page.contains("JB 14") && !page.contains("disagree"), page);
     }
 }

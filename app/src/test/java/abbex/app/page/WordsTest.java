@@ -6,7 +6,9 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import abbex.core.figure.Finding;
 import abbex.core.heights.Advertised;
+import abbex.core.heights.Basis;
 import abbex.core.heights.DropSheet;
+import abbex.core.heights.Floor;
 import abbex.core.heights.HeightFinding;
 import abbex.core.heights.HeightFormula;
 import abbex.core.heights.HeightSheet;
@@ -17,6 +19,8 @@ import abbex.core.heights.Reading;
 import abbex.core.heights.SheetState;
 import abbex.core.heights.Slip;
 import abbex.core.heights.Spot;
+import abbex.core.heights.Stage;
+import abbex.core.heights.StandIn;
 import abbex.core.units.Graduation;
 import abbex.core.units.Length;
 import abbex.core.units.LengthUnit;
@@ -67,7 +71,7 @@ class WordsTest {
     void every_finding_has_its_words() {
         Set<HeightFinding> seen = EnumSet.noneOf(HeightFinding.class);
         Random random = new Random(11);
-        for (int i = 0; i < 6000 && seen.size() < HeightFinding.values().length; i++) {
+        for (int i = 0; i < 12000 && seen.size() < HeightFinding.values().length; i++) {
             for (Finding finding : draw(random).findings()) {
                 seen.add((HeightFinding) finding.code());
                 Words.Said said = words.finding(finding, random.nextBoolean() ? INCHES : INCHES.other());
@@ -118,7 +122,7 @@ class WordsTest {
     @Test
     void every_slip_has_its_words() {
         for (Slip slip : Slip.values()) {
-            String said = words.say("finding.READING_SUSPECT.text", INCHES, "x", "x", "x", slip);
+            String said = words.say("finding.READING_SUSPECT.text", INCHES, "x", "x", "x", slip, Stage.SETTLED);
             good(said);
             assertTrue(said.endsWith(". Take it again.") || said.endsWith("? Take it again."), said);
         }
@@ -169,11 +173,13 @@ class WordsTest {
     private static HeightSheet sheet(Random random, int drop, int wild) {
         List<Reading> readings = new ArrayList<>();
         int[] usual = {26 * 16, 14 * 16, 23 * 16, 7 * 16, 2 * 16};
+        boolean few = random.nextInt(6) == 0;
+        boolean three = random.nextInt(6) == 0;
         for (Method method : Method.values()) {
-            if (random.nextInt(4) == 0) {
+            if (random.nextInt(4) == 0 || few && random.nextInt(3) > 0) {
                 continue;
             }
-            for (Corner corner : Corner.WALK) {
+            for (Corner corner : three ? Corner.WALK.subList(0, 3) : Corner.WALK) {
                 int n = usual[method.ordinal()] - drop + random.nextInt(wild + 1);
                 if (wild > 3 && random.nextInt(25) == 0) {
                     n = 16 * (1 + random.nextInt(100));
@@ -220,6 +226,19 @@ class WordsTest {
                         random.nextInt(4) == 0 ? "track" : "road",
                         SheetState.Item.BAY,
                         "Bay " + random.nextInt(2));
-        return HeightSheet.of(SheetState.of(pressures, said), readings);
+        return HeightSheet.of(SheetState.of(pressures, said), basis(random), readings);
+    }
+
+    private static Basis basis(Random random) {
+        Basis basis = Basis.USUAL.at(Stage.values()[random.nextInt(Stage.values().length)]);
+        if (random.nextInt(3) == 0) {
+            Map<Corner, Length> pads = new EnumMap<>(Corner.class);
+            Corner.WALK.forEach(c -> pads.put(c, Length.ofMm(random.nextInt(6))));
+            basis = basis.on(Floor.of(pads));
+        }
+        if (random.nextInt(8) == 0) {
+            basis = basis.from(StandIn.values()[random.nextInt(StandIn.values().length)]);
+        }
+        return random.nextInt(8) == 0 ? basis.worked(Set.of(Corner.WALK.get(random.nextInt(4)))) : basis;
     }
 }

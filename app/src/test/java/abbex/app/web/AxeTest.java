@@ -31,6 +31,7 @@ class AxeTest {
                     "/people",
                     "/audit",
                     "/keys",
+                    "/rules",
                     "/hands?back=/account",
                     "/about",
                     "/no-such-page",

@@ -19,9 +19,9 @@ import java.util.TreeMap;
 import java.util.zip.GZIPInputStream;
 import java.util.zip.GZIPOutputStream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.jdbc.core.simple.JdbcClient;
 
@@ -135,8 +135,7 @@ class BackupTest {
         Files.writeString(folder.resolve("sign-in"), "orla / " + password + "\n");
         try (ConfigurableApplicationContext again = Shop.startOver(folder)) {
             JdbcClient jdbc = again.getBean(JdbcClient.class);
-            assertEquals(
-                    33, exports(jdbc, Shop.address(again), password).size(), "eleven stays, three pages");
+            assertEquals(33, exports(jdbc, Shop.address(again), password).size(), "eleven stays, three pages");
             assertEquals(
                     168,
                     jdbc.sql("select count(*) from reading")

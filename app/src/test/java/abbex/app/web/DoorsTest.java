@@ -172,7 +172,11 @@ class DoorsTest {
             "/people/{person}/deactivate",
             "/audit",
             "/keys",
-            "/keys/{key}/revoke");
+            "/keys/{key}/revoke",
+            "/rules",
+            "/rules/limits",
+            "/rules/floors",
+            "/rules/floors/take-back");
 
     private static final Set<String> EVERYBODYS = Set.of(
             "/",

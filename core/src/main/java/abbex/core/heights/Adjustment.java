@@ -2,16 +2,20 @@ package abbex.core.heights;
 
 import abbex.core.adjust.LeastSquares;
 import abbex.core.units.Estimate;
+import abbex.core.units.Graduation;
 import abbex.core.units.Length;
 import abbex.core.units.Pressure;
 import abbex.core.units.Uncertainty;
 import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.End;
 import abbex.core.vehicle.Vehicle;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.apache.commons.statistics.distribution.ChiSquaredDistribution;
 import org.apache.commons.statistics.distribution.NormalDistribution;
 
 /**
@@ -25,15 +29,12 @@ public final class Adjustment {
     private static final double UNDECIDED = 4;
     /** From here on two readings are twins: no data can tell an error in one from the opposite in the other. */
     private static final double TWINS = 0.9999;
-    /** Where the frame points are when nobody has measured them: share of wheelbase and track (ours). */
-    private static final double USUAL_FRAME_PITCH = 0.65;
-
-    private static final double USUAL_FRAME_ROLL = 0.85;
-
     /** A quarter of the diagonal difference that another floor may bring (ours): 20 mm. */
     private static final double ANOTHER_FLOOR = 5;
+    /** All readings together may scatter by chance beyond what is allowed in so many jobs (ours). */
+    private static final double RESTLESS = 1e-4;
 
-    private record Row(int sheet, Spot spot) {}
+    private record Row(int sheet, Spot spot, Reading reading) {}
 
     private final Equations equations;
     private final List<Row> rows;
@@ -46,7 +47,7 @@ public final class Adjustment {
     }
 
     /**
-     * Adjusts all heights of a job.
+     * Adjusts all readings of a job; several people's of one spot each by itself.
      *
      * @param sheets in order of time, the first being the datum
      */
@@ -55,43 +56,45 @@ public final class Adjustment {
                 vehicle,
                 sheets,
                 freedoms,
-                (sheet, height) -> height.estimate().uncertainty().standard());
+                (sheet, height, reading) -> height.by(reading).uncertainty().standard());
     }
 
-    /** The standard deviation of a height in mm. */
+    /** The standard deviation of a reading in mm. */
     interface Standard {
-        double of(int sheet, Height height);
+        double of(int sheet, Height height, Reading reading);
     }
 
-    /** The same with other standard deviations than the heights' own. */
+    /** The same with other standard deviations than the readings' own. */
     static Adjustment of(Vehicle vehicle, List<HeightSheet> sheets, Freedoms freedoms, Standard standard) {
         double pitch = vehicle.frameBase()
                 .flatMap(frame -> vehicle.wheelbase().map(base -> frame.mm() / base.mm()))
-                .orElse(USUAL_FRAME_PITCH);
-        Equations equations = new Equations(freedoms, pitch, USUAL_FRAME_ROLL);
+                .orElse(Floor.FRAME_PITCH);
+        Equations equations = new Equations(freedoms, pitch, Floor.FRAME_ROLL);
         List<Row> rows = new ArrayList<>();
         for (int sheet = 0; sheet < sheets.size(); sheet++) {
-            state(equations, sheets, sheet);
+            state(equations, sheets, sheet, freedoms);
             for (Height height : sheets.get(sheet).all()) {
                 Spot spot = height.spot();
-                Map<String, Double> parts = equations.parts(sheet, spot.corner(), spot.method());
-                double value = height.estimate().value().mm();
-                origins(equations, spot, value);
-                equations.add(parts, value, standard.of(sheet, height));
-                rows.add(new Row(sheet, spot));
+                for (Reading reading : height.readings()) {
+                    Map<String, Double> parts = equations.parts(sheet, spot.corner(), spot.method());
+                    double value = height.by(reading).value().mm();
+                    origins(equations, sheet, spot, value);
+                    equations.add(parts, value, standard.of(sheet, height, reading));
+                    rows.add(new Row(sheet, spot, reading));
+                }
             }
         }
         return new Adjustment(equations, rows, equations.solve());
     }
 
     /** What somebody said of the state loosens what it touches: other wheels, another pressure, another bay. */
-    private static void state(Equations equations, List<HeightSheet> sheets, int sheet) {
+    private static void state(Equations equations, List<HeightSheet> sheets, int sheet, Freedoms freedoms) {
         SheetState here = sheets.get(sheet).state();
         int wheels = 0;
         while (wheels < sheet && sheets.get(wheels).state().differs(here, SheetState.Item.WHEEL_SET)) {
             wheels++;
         }
-        equations.sheet(wheels);
+        equations.sheet(wheels, sheets.get(sheet).basis().arches());
         SheetState first = sheets.get(wheels).state();
         for (Corner corner : Corner.WALK) {
             Optional<Pressure> was = first.pressure(corner);
@@ -101,13 +104,17 @@ public final class Adjustment {
             }
         }
         if (sheets.get(0).state().differs(here, SheetState.Item.BAY)) {
-            equations.width("twist " + sheet, ANOTHER_FLOOR);
+            boolean surveyed = sheets.get(0).basis().floor().isPresent()
+                    && sheets.get(sheet).basis().floor().isPresent();
+            equations.width(
+                    "twist " + sheet,
+                    surveyed ? Math.hypot(freedoms.diagonal(), Floor.SURVEYED_DIAGONAL) / 4 : ANOTHER_FLOOR);
         }
     }
 
-    private static void origins(Equations equations, Spot spot, double value) {
+    private static void origins(Equations equations, int sheet, Spot spot, double value) {
         switch (spot.method()) {
-            case GF -> equations.origin("lip " + spot.corner(), value);
+            case GF -> equations.origin(equations.lip(sheet, spot.corner()), value);
             case FG -> equations.origin("frame " + spot.corner(), value);
             default -> {}
         }
@@ -118,19 +125,83 @@ public final class Adjustment {
         return fit.chiSquare();
     }
 
-    /** Readings beyond what is needed. */
-    public int redundancy() {
-        return fit.redundancy();
+    /** How many readings were adjusted. */
+    public int readings() {
+        return rows.size();
     }
 
-    /** How far a corner came down by a method between two sheets, from all readings; empty when nothing was read of it. */
+    /** Readings beyond what is needed, not a whole number where an unknown is settled only in part. */
+    public double spare() {
+        return Math.max(0, rows.size() - equations.used(fit));
+    }
+
+    /** How often so great a chi-square comes by chance. */
+    public double probability() {
+        double spare = spare();
+        return spare < 0.5 ? 1 : ChiSquaredDistribution.of(spare).survivalProbability(chiSquare());
+    }
+
+    /** All readings together scatter more than tape and vehicle explain. */
+    public boolean restless() {
+        return probability() < RESTLESS;
+    }
+
+    /** The readings that nothing else checks. */
+    public List<Spot> unchecked() {
+        List<Spot> spots = new ArrayList<>();
+        for (int i = 0; i < rows.size(); i++) {
+            if (!fit.controlled(i) && !spots.contains(rows.get(i).spot())) {
+                spots.add(rows.get(i).spot());
+            }
+        }
+        return List.copyOf(spots);
+    }
+
+    /**
+     * How far a corner came down by a method between two sheets, from all readings; what a lip was moved by between them is not
+     * in it. Empty when nothing was read of it.
+     */
     public Optional<Estimate> drop(int before, int after, Corner corner, Method method) {
         Map<String, Double> was = equations.parts(before, corner, method);
         Map<String, Double> is = equations.parts(after, corner, method);
         if (!equations.knows(was) || !equations.knows(is)) {
             return Optional.empty();
         }
-        double[] function = equations.function(was, is);
+        if (method.lip()) {
+            was.remove(equations.lip(before, corner));
+            is.remove(equations.lip(after, corner));
+        }
+        return told(equations.function(was, is));
+    }
+
+    /** How far up the lip of a corner was moved by work on its arch between two sheets; empty when nothing tells. */
+    public Optional<Estimate> lip(int before, int after, Corner corner) {
+        Map<String, Double> was = Map.of(equations.lip(before, corner), 1.0);
+        Map<String, Double> is = Map.of(equations.lip(after, corner), 1.0);
+        return equations.knows(was) && equations.knows(is) ? told(equations.function(is, was)) : Optional.empty();
+    }
+
+    /**
+     * Change of rake between two sheets from all readings: rear minus front by one method, mean of left and right, positive
+     * nose-down. Empty when nothing was read of it.
+     */
+    public Optional<Estimate> rakeChange(int before, int after, Method method) {
+        Map<String, Double> plus = new HashMap<>();
+        Map<String, Double> minus = new HashMap<>();
+        for (Corner corner : Corner.WALK) {
+            Map<String, Double> was = equations.parts(before, corner, method);
+            Map<String, Double> is = equations.parts(after, corner, method);
+            if (!equations.knows(was) || !equations.knows(is)) {
+                return Optional.empty();
+            }
+            boolean rear = corner.end() == End.REAR;
+            is.forEach((unknown, factor) -> (rear ? plus : minus).merge(unknown, factor / 2, Double::sum));
+            was.forEach((unknown, factor) -> (rear ? minus : plus).merge(unknown, factor / 2, Double::sum));
+        }
+        return told(equations.function(plus, minus));
+    }
+
+    private Optional<Estimate> told(double[] function) {
         double standard = fit.standard(function);
         return standard > Freedoms.FREE / 100
                 ? Optional.empty()
@@ -164,6 +235,60 @@ public final class Adjustment {
         return List.copyOf(suspects);
     }
 
+    /**
+     * The one height that would tell which of several suspects it is: of all heights of a sheet that the vehicle still stands
+     * as on, the one after which the data can choose between any two of them, whichever it is. One that is read there already
+     * is meant as a repeat by somebody else. Empty when no single height makes them choose.
+     *
+     * @param suspects as {@link #suspects()} gave them
+     * @param sheet the sheet that can still be read
+     */
+    public Optional<Spot> settles(List<Suspect> suspects, int sheet) {
+        List<Integer> accused = suspects.stream().map(this::row).toList();
+        Spot best = null;
+        double most = 0;
+        for (Method method : Method.values()) {
+            for (Corner corner : Corner.WALK) {
+                Spot spot = Spot.of(corner, method);
+                double tells = tells(accused, sheet, spot);
+                // Somebody else is not always at hand: a repeat has to tell clearly more than a height that nobody
+                // read.
+                double worth = read(sheet, spot) ? tells / 2 : tells;
+                if (tells > UNDECIDED && worth > most) {
+                    most = worth;
+                    best = spot;
+                }
+            }
+        }
+        return Optional.ofNullable(best);
+    }
+
+    private boolean read(int sheet, Spot spot) {
+        return rows.stream().anyMatch(r -> r.sheet() == sheet && r.spot().equals(spot));
+    }
+
+    /** The least difference of chi-square to be expected between any two of the accused, either of them being wrong. */
+    private double tells(List<Integer> accused, int sheet, Spot spot) {
+        double scale = Graduation.SIXTEENTH_INCH.step().mm() / Math.sqrt(12);
+        double standard = Math.hypot(scale, spot.method().repeatability().mm());
+        LeastSquares more = equations
+                .with(equations.parts(sheet, spot.corner(), spot.method()), 0, standard)
+                .solve();
+        double least = Double.POSITIVE_INFINITY;
+        for (int one : accused) {
+            double size = fit.error(one) / more.errorStandard(one);
+            for (int other : accused) {
+                double alike = one == other ? 0 : more.correlation(one, other);
+                least = Math.min(least, size * size * (1 - alike * alike));
+            }
+        }
+        return least;
+    }
+
+    private int row(Suspect suspect) {
+        return rows.indexOf(new Row(suspect.sheet(), suspect.spot(), suspect.reading()));
+    }
+
     /** The row of the greatest standardised residual; -1 when there is none. */
     private int worst() {
         int worst = -1;
@@ -189,6 +314,7 @@ public final class Adjustment {
         return new Suspect(
                 rows.get(row).sheet(),
                 rows.get(row).spot(),
+                rows.get(row).reading(),
                 fit.standardised(row),
                 Length.ofRoundedMm(fit.error(row)),
                 Length.ofRoundedMm(fit.errorStandard(row)));

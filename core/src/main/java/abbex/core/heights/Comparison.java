@@ -6,7 +6,6 @@ import abbex.core.figure.Severity;
 import abbex.core.units.Length;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.Vehicle;
-import abbex.core.vehicle.VehicleKind;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Predicate;
@@ -32,9 +31,22 @@ record Comparison(
         return !before.state().differs(after.state(), SheetState.Item.WHEEL_SET);
     }
 
+    /** The two sheets were taken in different bays, as somebody said. */
+    boolean otherBay() {
+        return before.state().differs(after.state(), SheetState.Item.BAY);
+    }
+
+    /** Both floors are known, so that what differs between them has been taken off. */
+    boolean floorsKnown() {
+        return before.basis().floor().isPresent() && after.basis().floor().isPresent();
+    }
+
     /** Twist of body and floor that the diagonal difference may show, at k = 2. */
     Length twist() {
-        return (vehicle.kind() == VehicleKind.CAR ? limits.twistCar() : limits.twistTruck()).times(2);
+        Length own = limits.twist(vehicle.kind()).times(2);
+        return otherBay() && floorsKnown()
+                ? Length.ofRoundedMm(Math.hypot(own.mm(), 2 * Floor.SURVEYED_DIAGONAL))
+                : own;
     }
 
     static List<Corner> corners(Predicate<Corner> which) {

@@ -64,7 +64,9 @@ final class Diagonals {
         if (!moved.isEmpty()) {
             Method worst = moved.get(0);
             Object change = diagonals.get(worst).change().orElseThrow().value();
-            if (held.isEmpty()) {
+            if (c.otherBay() && !c.floorsKnown()) {
+                c.say(HeightFinding.DIAGONAL_OTHER_BAY, Severity.NOTE, Whole.VEHICLE, List.copyOf(moved), change);
+            } else if (held.isEmpty()) {
                 c.say(HeightFinding.DIAGONAL_MOVED, Severity.LOOK, Whole.VEHICLE, List.copyOf(moved), change);
             } else {
                 c.say(

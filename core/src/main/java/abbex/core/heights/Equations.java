@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 
 /**
  * The equations that tie all readings of a job together: the lips' and frame
@@ -16,6 +17,11 @@ import java.util.Map;
  * and right, so that the diagonal difference is four times the twist.
  */
 final class Equations {
+    /** How well the body stays where it is while somebody works on an arch, one standard deviation in mm (ours). */
+    private static final double SAME_HEAVE = 1;
+
+    private static final double SAME_ANGLE = 0.3;
+
     private final List<Map<Integer, Double>> rows = new ArrayList<>();
     private final List<Double> observed = new ArrayList<>();
     private final List<Double> sigma = new ArrayList<>();
@@ -23,9 +29,14 @@ final class Equations {
     private final Map<String, Double> origins = new LinkedHashMap<>();
     private final Map<String, Double> widths = new LinkedHashMap<>();
     private final List<Integer> wheels = new ArrayList<>();
+    private final List<int[]> lips = new ArrayList<>();
+    private final List<Tie> ties = new ArrayList<>();
     private final Freedoms freedoms;
     private final double framePitch;
     private final double frameRoll;
+
+    /** What is known of a sum of unknowns without a reading. */
+    private record Tie(Map<String, Double> parts, double standard) {}
 
     /**
      * @param framePitch distance of the frame points from the middle, in half wheelbases
@@ -37,9 +48,56 @@ final class Equations {
         this.frameRoll = frameRoll;
     }
 
-    /** The next sheet and whose wheels it stood on: the number of the first sheet with that set. */
-    void sheet(int wheelsOf) {
+    /** The same equations with one more observation; these stay as they are. */
+    Equations with(Map<String, Double> parts, double value, double standard) {
+        Equations more = new Equations(freedoms, framePitch, frameRoll);
+        more.rows.addAll(rows);
+        more.observed.addAll(observed);
+        more.sigma.addAll(sigma);
+        more.columns.putAll(columns);
+        more.origins.putAll(origins);
+        more.widths.putAll(widths);
+        more.wheels.addAll(wheels);
+        more.lips.addAll(lips);
+        more.ties.addAll(ties);
+        more.add(parts, value, standard);
+        return more;
+    }
+
+    /**
+     * The next sheet.
+     *
+     * @param wheelsOf whose wheels it stood on: the number of the first sheet with that set
+     * @param worked the corners whose lip alone was worked on since the sheet before
+     */
+    void sheet(int wheelsOf, Set<Corner> worked) {
+        int sheet = wheels.size();
         wheels.add(wheelsOf);
+        int[] datum =
+                sheet == 0 ? new int[Corner.WALK.size()] : lips.get(sheet - 1).clone();
+        if (sheet > 0 && !worked.isEmpty()) {
+            worked.forEach(corner -> datum[corner.ordinal()]++);
+            same("heave ", sheet, SAME_HEAVE);
+            same("pitch ", sheet, SAME_ANGLE);
+            same("roll ", sheet, SAME_ANGLE);
+            same("twist ", sheet, SAME_ANGLE);
+        }
+        lips.add(datum);
+    }
+
+    /** Work on an arch leaves the body where it is. */
+    private void same(String freedom, int sheet, double standard) {
+        Map<String, Double> parts = new LinkedHashMap<>();
+        parts.put(freedom + sheet, 1.0);
+        if (sheet > 1) {
+            parts.put(freedom + (sheet - 1), -1.0);
+        }
+        ties.add(new Tie(parts, standard));
+    }
+
+    /** The lip of a corner as it is on a sheet. */
+    String lip(int sheet, Corner corner) {
+        return "lip " + corner + " " + lips.get(sheet)[corner.ordinal()];
     }
 
     /** An unknown that is freer than usual, for a reason that somebody said. */
@@ -53,7 +111,7 @@ final class Equations {
         boolean frame = method == Method.FG;
         double a = (corner.end() == End.FRONT ? 1 : -1) * (frame ? framePitch : 1);
         double b = (corner.isLeft() ? 1 : -1) * (frame ? frameRoll : 1);
-        parts.put((frame ? "frame " : "lip ") + corner, 1.0);
+        parts.put(frame ? "frame " + corner : lip(sheet, corner), 1.0);
         if (sheet > 0) {
             parts.put("heave " + sheet, 1.0);
             parts.put("pitch " + sheet, a);
@@ -103,19 +161,21 @@ final class Equations {
 
     void add(Map<String, Double> parts, double value, double standard) {
         Map<Integer, Double> row = new LinkedHashMap<>();
-        parts.forEach((unknown, factor) -> row.put(columns.computeIfAbsent(unknown, u -> columns.size()), factor));
+        parts.forEach((unknown, factor) -> row.put(column(unknown), factor));
         rows.add(row);
         observed.add(value);
         sigma.add(standard);
     }
 
-    /** Every observation, then every prior. */
+    /** Every observation, then every tie, then every prior. */
     LeastSquares solve() {
+        ties.forEach(tie -> tie.parts().keySet().forEach(this::column));
         int readings = rows.size();
         int unknowns = columns.size();
-        double[][] design = new double[readings + unknowns][unknowns];
-        double[] values = new double[readings + unknowns];
-        double[] standards = new double[readings + unknowns];
+        int priors = readings + ties.size();
+        double[][] design = new double[priors + unknowns][unknowns];
+        double[] values = new double[priors + unknowns];
+        double[] standards = new double[priors + unknowns];
         for (int i = 0; i < readings; i++) {
             for (Map.Entry<Integer, Double> part : rows.get(i).entrySet()) {
                 design[i][part.getKey()] = part.getValue();
@@ -123,12 +183,33 @@ final class Equations {
             values[i] = observed.get(i);
             standards[i] = sigma.get(i);
         }
+        for (int i = 0; i < ties.size(); i++) {
+            double[] row = design[readings + i];
+            ties.get(i).parts().forEach((unknown, factor) -> row[column(unknown)] = factor);
+            standards[readings + i] = ties.get(i).standard();
+        }
         columns.forEach((unknown, column) -> {
-            design[readings + column][column] = 1;
-            values[readings + column] = origins.getOrDefault(unknown, 0.0);
-            standards[readings + column] = prior(unknown);
+            design[priors + column][column] = 1;
+            values[priors + column] = origins.getOrDefault(unknown, 0.0);
+            standards[priors + column] = prior(unknown);
         });
         return LeastSquares.solve(design, values, standards);
+    }
+
+    /** How many readings the free unknowns use up: one for each that the readings settle. */
+    double used(LeastSquares fit) {
+        double used = 0;
+        for (Map.Entry<String, Integer> column : columns.entrySet()) {
+            double width = prior(column.getKey());
+            if (width >= Freedoms.FREE) {
+                used += 1 - fit.covariance(column.getValue(), column.getValue()) / (width * width);
+            }
+        }
+        return used;
+    }
+
+    private int column(String unknown) {
+        return columns.computeIfAbsent(unknown, u -> columns.size());
     }
 
     /** Where a free unknown is looked for, so that its wide prior pulls at nothing. */

@@ -18,7 +18,12 @@ public record Freedoms(double diagonal, double tyresOfSheet, double tyre, double
     static final double FREE = 1e4;
 
     public static Freedoms of(VehicleKind kind, Limits limits) {
-        double twist = (kind == VehicleKind.CAR ? limits.twistCar() : limits.twistTruck()).mm();
-        return new Freedoms(twist, 0.7, 0.5, 1, 0.3, 0.7);
+        return new Freedoms(
+                limits.twist(kind).mm(),
+                limits.of(Limit.TYRES_OF_SHEET).mm(),
+                limits.of(Limit.TYRE_OF_CORNER).mm(),
+                limits.of(Limit.TYRE_OF_SIDES).mm(),
+                limits.of(Limit.RIM).mm(),
+                limits.of(Limit.TREAD).mm());
     }
 }

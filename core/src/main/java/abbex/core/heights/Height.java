@@ -3,33 +3,79 @@ package abbex.core.heights;
 import abbex.core.units.Estimate;
 import abbex.core.units.Length;
 import abbex.core.units.Uncertainty;
+import java.util.ArrayList;
 import java.util.List;
 
 /**
- * The height at a spot: one reading, or the mean of several people's.
+ * The height at a spot: one reading, or the mean of several people's, less what is not the vehicle's.
  *
  * @param spot corner and method
  * @param estimate the value (a mean is rounded half to even to the nanometre) and its standard uncertainty
  * @param readings what it rests on, by value, never empty
+ * @param adds what floor and a worked lip added to what the tape says
+ * @param point the standard uncertainty of finding the points, in mm
+ * @param standIn what the vehicle that was measured may have differed by, one standard deviation in mm
  */
-public record Height(Spot spot, Estimate estimate, List<Reading> readings) {
-    static Height of(Spot spot, List<Reading> readings) {
-        if (readings.size() == 1) {
-            return new Height(spot, readings.get(0).estimate(), List.copyOf(readings));
-        }
-        List<Reading> sorted = readings.stream().sorted(Reading.BY_VALUE).toList();
-        Length sum = Length.ZERO;
-        double variance = 0;
-        for (Reading reading : sorted) {
-            Estimate one = reading.estimate();
-            sum = sum.plus(one.value());
-            variance += one.uncertainty().standard() * one.uncertainty().standard();
-        }
+public record Height(
+        Spot spot, Estimate estimate, List<Reading> readings, Length adds, Uncertainty point, double standIn) {
+    static Height of(Spot spot, List<Reading> readings, Basis basis) {
+        List<Reading> sorted = readings.size() == 1
+                ? List.copyOf(readings)
+                : readings.stream().sorted(Reading.BY_VALUE).toList();
+        Uncertainty point = basis.repeatability().of(spot.method());
         int n = sorted.size();
-        return new Height(spot, new Estimate(sum.dividedBy(n), Uncertainty.known(Math.sqrt(variance) / n)), sorted);
+        Length sum = Length.ZERO;
+        List<Uncertainty> parts = new ArrayList<>(n);
+        for (Reading reading : sorted) {
+            Estimate one = reading.estimate(point);
+            sum = sum.plus(one.value());
+            parts.add(one.uncertainty());
+        }
+        Uncertainty tape = n == 1 ? parts.get(0) : mean(parts);
+        double standIn = basis.standIn().standardMm();
+        Length adds = basis.floor().map(floor -> floor.adds(spot)).orElse(Length.ZERO);
+        Length mean = n == 1 ? sum : sum.dividedBy(n);
+        return new Height(
+                spot,
+                new Estimate(mean.minus(adds), standIn == 0 ? tape : tape.and(Uncertainty.known(standIn))),
+                sorted,
+                adds,
+                point,
+                standIn);
     }
 
+    /** The repeatability behind all of them is one and the same, so its degrees of freedom do not grow. */
+    private static Uncertainty mean(List<Uncertainty> parts) {
+        double variance = 0;
+        for (Uncertainty part : parts) {
+            variance += part.standard() * part.standard();
+        }
+        return new Uncertainty(Math.sqrt(variance) / parts.size(), parts.get(0).degreesOfFreedom());
+    }
+
+    /** The same with the lip back where it was before somebody worked on it. */
+    Height lowered(Estimate lip) {
+        return new Height(spot, estimate.minus(lip), readings, adds.plus(lip.value()), point, standIn);
+    }
+
+    Height at(Spot other) {
+        return new Height(other, estimate, readings, adds, point, standIn);
+    }
+
+    /** What one of the readings alone says of the height. */
+    Estimate by(Reading reading) {
+        Estimate one = reading.estimate(point);
+        Uncertainty whole = standIn == 0 ? one.uncertainty() : one.uncertainty().and(Uncertainty.known(standIn));
+        return new Estimate(one.value().minus(adds), whole);
+    }
+
+    /** The height itself: what the tape says less what is not the vehicle's. */
     public Length value() {
         return estimate.value();
+    }
+
+    /** What the tape says. */
+    public Length read() {
+        return adds.sign() == 0 ? estimate.value() : estimate.value().plus(adds);
     }
 }

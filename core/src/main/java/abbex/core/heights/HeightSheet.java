@@ -1,5 +1,6 @@
 package abbex.core.heights;
 
+import abbex.core.units.Estimate;
 import abbex.core.vehicle.Corner;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -11,11 +12,13 @@ import org.jspecify.annotations.Nullable;
 /** All heights of a vehicle taken at one stage, with the state it stood in. Immutable. */
 public final class HeightSheet {
     private final SheetState state;
+    private final Basis basis;
     private final @Nullable Height[] heights;
     private final List<Height> all;
 
-    private HeightSheet(SheetState state, @Nullable Height[] heights) {
+    private HeightSheet(SheetState state, Basis basis, @Nullable Height[] heights) {
         this.state = state;
+        this.basis = basis;
         this.heights = heights;
         List<Height> present = new ArrayList<>(heights.length);
         for (Height height : heights) {
@@ -28,6 +31,11 @@ public final class HeightSheet {
 
     /** Several readings of one spot are repeats by different people: their mean is the height. */
     public static HeightSheet of(SheetState state, Collection<Reading> readings) {
+        return of(state, Basis.USUAL, readings);
+    }
+
+    /** The same with what else the heights rest on. */
+    public static HeightSheet of(SheetState state, Basis basis, Collection<Reading> readings) {
         List<List<Reading>> bySpot = new ArrayList<>(Spot.COUNT);
         for (int i = 0; i < Spot.COUNT; i++) {
             bySpot.add(null);
@@ -42,9 +50,9 @@ public final class HeightSheet {
         Height[] heights = new Height[Spot.COUNT];
         for (int i = 0; i < heights.length; i++) {
             List<Reading> here = bySpot.get(i);
-            heights[i] = here == null ? null : Height.of(here.get(0).spot(), here);
+            heights[i] = here == null ? null : Height.of(here.get(0).spot(), here, basis);
         }
-        return new HeightSheet(state, heights);
+        return new HeightSheet(state, basis, heights);
     }
 
     public static HeightSheet empty() {
@@ -55,7 +63,7 @@ public final class HeightSheet {
     HeightSheet without(Spot spot) {
         Height[] rest = heights.clone();
         rest[spot.index()] = null;
-        return new HeightSheet(state, rest);
+        return new HeightSheet(state, basis, rest);
     }
 
     /** The same sheet with the readings of two spots in each other's place. */
@@ -63,11 +71,45 @@ public final class HeightSheet {
         Height[] other = heights.clone();
         other[a.index()] = moved(heights[b.index()], a);
         other[b.index()] = moved(heights[a.index()], b);
-        return new HeightSheet(state, other);
+        return new HeightSheet(state, basis, other);
     }
 
     private static @Nullable Height moved(@Nullable Height height, Spot to) {
-        return height == null ? null : new Height(to, height.estimate(), height.readings());
+        return height == null ? null : height.at(to);
+    }
+
+    /** The same sheet with nothing taken off for the floor. */
+    HeightSheet asRead() {
+        List<Reading> readings = new ArrayList<>();
+        all.forEach(height -> readings.addAll(height.readings()));
+        return of(state, basis.onUnknownFloor(), readings);
+    }
+
+    /** The same sheet with the lip of a corner where it was before somebody worked on it. */
+    HeightSheet lowered(Corner corner, Estimate lip) {
+        Height[] other = heights.clone();
+        for (Method method : Method.values()) {
+            int i = Spot.index(corner, method);
+            if (method.lip() && other[i] != null) {
+                other[i] = other[i].lowered(lip);
+            }
+        }
+        return new HeightSheet(state, basis, other);
+    }
+
+    /** The same sheet without what was measured to the lip of a corner. */
+    HeightSheet withoutLip(Corner corner) {
+        Height[] rest = heights.clone();
+        for (Method method : Method.values()) {
+            if (method.lip()) {
+                rest[Spot.index(corner, method)] = null;
+            }
+        }
+        return new HeightSheet(state, basis, rest);
+    }
+
+    public Basis basis() {
+        return basis;
     }
 
     public SheetState state() {

@@ -28,7 +28,7 @@ final class IdentityCheck {
                         drop,
                         drop.loadedRadius(),
                         HeightFinding.TYRE_OR_MISREAD,
-                        c.limits().tyre());
+                        c.limits().of(Limit.TYRE));
                 constant(c, drop, drop.freeRadius(), HeightFinding.FREE_RADIUS_MOVED, Length.ZERO);
                 constant(c, drop, drop.rimRadius(), HeightFinding.RIM_RADIUS_MOVED, Length.ZERO);
             }
@@ -43,7 +43,7 @@ final class IdentityCheck {
                     right,
                     CornerDrop::loadedRadius,
                     HeightFinding.TYRE_SIDES,
-                    c.limits().tyre());
+                    c.limits().of(Limit.TYRE));
             sides(c, end, left, right, CornerDrop::rimRadius, HeightFinding.RIM_RADIUS_SIDES, Length.ZERO);
         }
         corners.values()
@@ -108,7 +108,7 @@ final class IdentityCheck {
         double high = wheel.value().mm() + Math.max(0, towards);
         double is = frame.value().value().mm();
         double free = wheel.uncertainty().and(frame.value().uncertainty()).expanded()
-                + c.limits().tyre().mm();
+                + c.limits().of(Limit.TYRE).mm();
         if (is < low - free || is > high + free) {
             c.say(HeightFinding.WHEEL_AGAINST_FRAME, Severity.LOOK, here.corner(), here.corner(), wheel, frame.value());
         }

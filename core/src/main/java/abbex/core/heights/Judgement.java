@@ -3,7 +3,6 @@ package abbex.core.heights;
 import abbex.core.figure.Finding;
 import abbex.core.figure.Severity;
 import abbex.core.units.Estimate;
-import abbex.core.units.Length;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.Vehicle;
 import java.util.ArrayList;
@@ -11,21 +10,29 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Function;
 
 /**
- * The first sheet against the last, and all sheets as one truth: when one reading explains what looks odd, that reading is
- * named and the oddities that go away without it are not said beside it.
+ * One sheet against another, and all sheets as one truth: when one reading explains what looks odd, that reading is named and
+ * the oddities that go away without it are not said beside it.
  *
  * @param drops figures from the readings as they stand, with the findings that are left to say
  * @param suspects the readings that do not go with the rest, the most suspicious first
+ * @param settling the one height that would tell which of several it is
  * @param adjustment all sheets as one truth
- * @param shown the sheet that is compared with the first
+ * @param compared which sheets are compared
  */
-public record Judgement(DropSheet drops, List<Suspect> suspects, Adjustment adjustment, int shown) {
-    /** How far a corner came down by a method from all readings together, the suspicious one among them. */
-    public Optional<Estimate> adjusted(Corner corner, Method method) {
-        return shown < 1 ? Optional.empty() : adjustment.drop(0, shown, corner, method);
+public record Judgement(
+        DropSheet drops, List<Suspect> suspects, Optional<Spot> settling, Adjustment adjustment, Pair compared) {
+    /**
+     * Two sheets of a job, counted from 0.
+     *
+     * @param before the one that is the base
+     * @param after the one that is compared with it; one alone when it is the same
+     */
+    public record Pair(int before, int after) {
+        boolean alone() {
+            return before == after;
+        }
     }
 
     private record Said(String code, String place) {
@@ -34,87 +41,133 @@ public record Judgement(DropSheet drops, List<Suspect> suspects, Adjustment adju
         }
     }
 
+    /** How far a corner came down by a method from all readings together, the suspicious one among them. */
+    public Optional<Estimate> adjusted(Corner corner, Method method) {
+        return compared.alone()
+                ? Optional.empty()
+                : adjustment.drop(compared.before(), compared.after(), corner, method);
+    }
+
+    /** How the rake of the frame changed, from all readings together; positive when the nose went down more. */
+    public Optional<Estimate> rakeChange() {
+        return compared.alone()
+                ? Optional.empty()
+                : adjustment.rakeChange(compared.before(), compared.after(), Method.FG);
+    }
+
     /**
-     * Judges all sheets of a job.
+     * Judges all sheets of a job, the last against the first.
      *
      * @param sheets in order of time; one alone is a vehicle as it arrived
      */
     public static Judgement of(Vehicle vehicle, List<HeightSheet> sheets, Advertised advertised, Limits limits) {
-        return of(vehicle, sheets, sheets.size() - 1, advertised, limits);
+        return of(vehicle, sheets, new Pair(0, Math.max(0, sheets.size() - 1)), advertised, limits);
     }
 
-    /**
-     * The same with another sheet than the last compared with the first.
-     *
-     * @param shown its place in the list, counted from 0; the first alone when it is 0
-     */
+    /** The same with any two sheets compared. */
     public static Judgement of(
-            Vehicle vehicle, List<HeightSheet> sheets, int shown, Advertised advertised, Limits limits) {
-        DropSheet drops = compare(vehicle, sheets, shown, advertised, limits);
-        Freedoms freedoms = Freedoms.of(vehicle.kind(), limits);
-        Adjustment adjustment = Adjustment.of(vehicle, sheets, freedoms);
-        List<Suspect> suspects = adjustment.suspects();
-        if (suspects.isEmpty()) {
-            return new Judgement(drops, suspects, adjustment, shown);
-        }
-        List<Finding> findings = new ArrayList<>();
-        findings.add(finding(sheets, suspects, other -> Adjustment.of(vehicle, other, freedoms)));
-        Set<Said> left = new HashSet<>();
-        compare(vehicle, without(sheets, suspects.get(0)), shown, advertised, limits)
-                .findings()
-                .forEach(f -> left.add(Said.of(f)));
-        for (Finding finding : drops.findings()) {
-            boolean odd = finding.severity().compareTo(Severity.NOTE) > 0;
-            if (!odd || suspects.size() > 1 || left.contains(Said.of(finding))) {
-                findings.add(finding);
+            Vehicle vehicle, List<HeightSheet> sheets, Pair compared, Advertised advertised, Limits limits) {
+        return new Judge(vehicle, Floors.used(sheets), compared, advertised, limits).judge(Floors.unused(sheets));
+    }
+
+    /** One judging: what it starts from. */
+    private record Judge(
+            Vehicle vehicle, List<HeightSheet> sheets, Pair compared, Advertised advertised, Limits limits) {
+        Judgement judge(boolean floorsUnused) {
+            Adjustment adjustment = adjust(sheets);
+            List<Suspect> suspects = adjustment.suspects();
+            DropSheet drops = compare(sheets, adjustment);
+            Optional<Spot> settling = suspects.size() > 1 && !sheets.isEmpty()
+                    ? adjustment.settles(suspects, sheets.size() - 1)
+                    : Optional.empty();
+            List<Finding> findings = new ArrayList<>(drops.findings());
+            if (!suspects.isEmpty()) {
+                findings = new ArrayList<>(explained(drops.findings(), suspects, adjustment));
+                findings.add(finding(suspects, settling));
             }
+            findings.addAll(JobCheck.run(sheets, adjustment, compared, suspects, floorsUnused));
+            findings.sort(Finding.WORST_FIRST);
+            return new Judgement(drops.withFindings(findings), suspects, settling, adjustment, compared);
         }
-        findings.sort(Finding.WORST_FIRST);
-        return new Judgement(drops.withFindings(findings), suspects, adjustment, shown);
-    }
 
-    private static DropSheet compare(
-            Vehicle vehicle, List<HeightSheet> sheets, int shown, Advertised advertised, Limits limits) {
-        HeightSheet before = sheets.isEmpty() ? HeightSheet.empty() : sheets.get(0);
-        HeightSheet after = shown < 1 ? HeightSheet.empty() : sheets.get(shown);
-        return DropSheet.compare(vehicle, before, after, advertised, limits);
-    }
-
-    private static Finding finding(
-            List<HeightSheet> sheets, List<Suspect> suspects, Function<List<HeightSheet>, Adjustment> adjust) {
-        Suspect first = suspects.get(0);
-        Spot spot = first.spot();
-        if (suspects.size() > 1) {
-            List<Spot> spots = suspects.stream().map(Suspect::spot).distinct().toList();
-            return spots.size() == 1
-                    ? Finding.of(HeightFinding.READING_TWINS, Severity.LOOK, spot, spot)
-                    : Finding.of(
-                            HeightFinding.READINGS_SUSPECT,
-                            Severity.LOOK,
-                            spot,
-                            spots,
-                            Slips.explain(sheets, first, adjust) == Slip.SWAPPED_CORNERS
-                                    ? Slip.SWAPPED_CORNERS
-                                    : Slip.UNEXPLAINED);
+        private Adjustment adjust(List<HeightSheet> any) {
+            return Adjustment.of(vehicle, any, Freedoms.of(vehicle.kind(), limits));
         }
-        Length read = sheets.get(first.sheet())
-                .at(spot.corner(), spot.method())
-                .orElseThrow()
-                .value();
-        boolean past = first.sheet() < sheets.size() - 1;
-        return Finding.of(
-                past ? HeightFinding.READING_SUSPECT_BEFORE : HeightFinding.READING_SUSPECT,
-                Severity.LOOK,
-                spot,
-                spot,
-                read,
-                first.probable(read),
-                Slips.explain(sheets, first, adjust));
-    }
 
-    private static List<HeightSheet> without(List<HeightSheet> sheets, Suspect suspect) {
-        List<HeightSheet> rest = new ArrayList<>(sheets);
-        rest.set(suspect.sheet(), sheets.get(suspect.sheet()).without(suspect.spot()));
-        return rest;
+        private DropSheet compare(List<HeightSheet> any, Adjustment adjustment) {
+            if (any.isEmpty() || compared.alone()) {
+                HeightSheet one = any.isEmpty() ? HeightSheet.empty() : any.get(compared.before());
+                return DropSheet.compare(vehicle, one, HeightSheet.empty(), advertised, limits);
+            }
+            HeightSheet after = any.get(compared.after());
+            for (Corner corner : Lips.worked(sheets, compared)) {
+                Optional<Estimate> lip = adjustment.lip(compared.before(), compared.after(), corner);
+                after = lip.isPresent() ? after.lowered(corner, lip.get()) : after.withoutLip(corner);
+            }
+            return DropSheet.compare(vehicle, any.get(compared.before()), after, advertised, limits);
+        }
+
+        /** What is left to say beside the suspicion. */
+        private List<Finding> explained(List<Finding> findings, List<Suspect> suspects, Adjustment adjustment) {
+            if (suspects.size() > 1) {
+                return findings;
+            }
+            Set<Said> left = new HashSet<>();
+            compare(without(suspects.get(0)), adjustment).findings().forEach(f -> left.add(Said.of(f)));
+            return findings.stream()
+                    .filter(f -> f.severity().compareTo(Severity.NOTE) <= 0 || left.contains(Said.of(f)))
+                    .toList();
+        }
+
+        private Finding finding(List<Suspect> suspects, Optional<Spot> settling) {
+            Suspect first = suspects.get(0);
+            Spot spot = first.spot();
+            if (suspects.size() > 1) {
+                return several(suspects, settling);
+            }
+            boolean past = first.sheet() < sheets.size() - 1;
+            return Finding.of(
+                    past ? HeightFinding.READING_SUSPECT_BEFORE : HeightFinding.READING_SUSPECT,
+                    Severity.LOOK,
+                    spot,
+                    spot,
+                    first.reading().value(),
+                    first.probable(),
+                    Slips.explain(sheets, first, this::adjust),
+                    sheets.get(first.sheet()).basis().stage());
+        }
+
+        private Finding several(List<Suspect> suspects, Optional<Spot> settling) {
+            Suspect first = suspects.get(0);
+            Spot spot = first.spot();
+            boolean oneSheet = suspects.stream().map(Suspect::sheet).distinct().count() == 1;
+            if (!oneSheet && suspects.stream().map(Suspect::spot).distinct().count() == 1) {
+                return Finding.of(HeightFinding.READING_TWINS, Severity.LOOK, spot, spot, stages(suspects));
+            }
+            List<Object> taken = suspects.stream()
+                    .<Object>map(s -> oneSheet
+                            ? s.spot()
+                            : new Taken(s.spot(), sheets.get(s.sheet()).basis().stage()))
+                    .distinct()
+                    .toList();
+            boolean swapped = Slips.explain(sheets, first, this::adjust) == Slip.SWAPPED_CORNERS;
+            Slip slip = swapped ? Slip.SWAPPED_CORNERS : Slip.UNEXPLAINED;
+            return settling.isPresent()
+                    ? Finding.of(
+                            HeightFinding.READINGS_SUSPECT_SETTLED, Severity.LOOK, spot, taken, slip, settling.get())
+                    : Finding.of(HeightFinding.READINGS_SUSPECT, Severity.LOOK, spot, taken, slip);
+        }
+
+        private List<Stage> stages(List<Suspect> suspects) {
+            return suspects.stream()
+                    .map(s -> sheets.get(s.sheet()).basis().stage())
+                    .toList();
+        }
+
+        private List<HeightSheet> without(Suspect suspect) {
+            List<HeightSheet> rest = new ArrayList<>(sheets);
+            rest.set(suspect.sheet(), sheets.get(suspect.sheet()).without(suspect.spot()));
+            return rest;
+        }
     }
 }

@@ -1,24 +1,47 @@
 package abbex.core.heights;
 
 import abbex.core.units.Length;
+import abbex.core.vehicle.VehicleKind;
+import java.util.EnumMap;
+import java.util.Map;
 
-/**
- * What a shop calls good. All defaults are common practice without a published source.
- *
- * @param sidesGood left and right of an axle within this are good (1/8 in)
- * @param sidesAccept to this when it was there before (1/4 in)
- * @param promise a drop within this of the advertised one after settling is normal (1/4 in)
- * @param twistCar how far a car's body and floor may move the diagonal difference, one standard deviation (1.5 mm)
- * @param twistTruck the same for a ladder frame (4 mm)
- * @param tyre how far a loaded radius may move by load and warmth alone (1.5 mm)
- */
-public record Limits(
-        Length sidesGood, Length sidesAccept, Length promise, Length twistCar, Length twistTruck, Length tyre) {
-    public static final Limits USUAL = new Limits(
-            Length.ofInches(0, 1, 8),
-            Length.ofInches(0, 1, 4),
-            Length.ofInches(0, 1, 4),
-            Length.ofNm(1_500_000),
-            Length.ofMm(4),
-            Length.ofNm(1_500_000));
+/** What a shop calls good, and how far what is nearly the same may honestly differ. Immutable. */
+public final class Limits {
+    public static final Limits USUAL = new Limits(Map.of());
+
+    private final Map<Limit, Length> own;
+
+    private Limits(Map<Limit, Length> own) {
+        this.own = new EnumMap<>(Limit.class);
+        this.own.putAll(own);
+    }
+
+    /**
+     * The usual limits with some of the shop's own.
+     *
+     * @throws IllegalArgumentException for a length that the limit does not allow
+     */
+    public static Limits of(Map<Limit, Length> own) {
+        own.forEach((limit, length) -> {
+            if (!limit.allows(length)) {
+                throw new IllegalArgumentException(
+                        limit + ": read " + length + "; from " + limit.least() + " to " + limit.most());
+            }
+        });
+        return new Limits(own);
+    }
+
+    public Length of(Limit limit) {
+        Length length = own.get(limit);
+        return length == null ? limit.usual() : length;
+    }
+
+    public boolean own(Limit limit) {
+        return own.containsKey(limit);
+    }
+
+    /** Twist of body and floor on the diagonal difference, one standard deviation. */
+    Length twist(VehicleKind kind) {
+        return of(kind == VehicleKind.CAR ? Limit.TWIST_CAR : Limit.TWIST_TRUCK);
+    }
 }

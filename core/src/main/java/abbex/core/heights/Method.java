@@ -44,6 +44,11 @@ public enum Method {
         return hubReferenced;
     }
 
+    /** True when the height ends at the fender lip, so that work on the arch moves it. */
+    public boolean lip() {
+        return this != FG;
+    }
+
     /** Standard uncertainty of finding the two points. */
     public Length repeatability() {
         return repeatability;

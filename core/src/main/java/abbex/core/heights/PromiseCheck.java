@@ -25,7 +25,7 @@ final class PromiseCheck {
         Length over = drop.value().minus(range.most());
         Length expanded = drop.expanded();
         if (missing.compareTo(expanded) > 0) {
-            boolean usual = missing.compareTo(c.limits().promise()) <= 0;
+            boolean usual = missing.compareTo(c.limits().of(Limit.PROMISE)) <= 0;
             c.say(
                     usual ? HeightFinding.LESS_BUT_USUAL : HeightFinding.LESS_THAN_PROMISED,
                     usual ? Severity.NOTE : Severity.LOOK,
@@ -35,7 +35,7 @@ final class PromiseCheck {
                     range,
                     missing);
         } else if (over.compareTo(expanded) > 0) {
-            boolean usual = over.compareTo(c.limits().promise()) <= 0;
+            boolean usual = over.compareTo(c.limits().of(Limit.PROMISE)) <= 0;
             c.say(
                     usual ? HeightFinding.MORE_BUT_USUAL : HeightFinding.MORE_THAN_PROMISED,
                     usual ? Severity.NOTE : Severity.LOOK,

@@ -33,9 +33,12 @@ public record Reading(Spot spot, TapeReading tape, String who, Instant takenAt, 
      * point, combined (JCGM 100:2008, 4.3.7 and 5.1.2).
      */
     public Estimate estimate() {
-        double scale = tape.standardMm();
-        double point = spot.method().repeatability().mm();
-        return new Estimate(value(), Uncertainty.known(Math.sqrt(scale * scale + point * point)));
+        return estimate(Uncertainty.known(spot.method().repeatability().mm()));
+    }
+
+    /** The same with another repeatability of finding the point, in mm. */
+    Estimate estimate(Uncertainty point) {
+        return new Estimate(value(), Uncertainty.known(tape.standardMm()).and(point));
     }
 
     public Length value() {

@@ -39,6 +39,9 @@ final class ReadingCheck {
         }
         finer(c);
         if (!c.after().isEmpty()) {
+            if (!common(c)) {
+                c.say(HeightFinding.NOTHING_IN_COMMON, Severity.LOOK, Whole.VEHICLE);
+            }
             missing(c);
             correctedLate(c);
         }
@@ -48,10 +51,18 @@ final class ReadingCheck {
         }
     }
 
+    /** Two sheets share a spot, or one of them is still empty. */
+    private static boolean common(Comparison c) {
+        return c.before().isEmpty()
+                || c.after().all().stream()
+                        .anyMatch(
+                                h -> c.before().get(h.spot().corner(), h.spot().method()) != null);
+    }
+
     private static void usual(Comparison c, Height height) {
         VehicleKind kind = c.vehicle().kind();
         Method method = height.spot().method();
-        Length value = height.value();
+        Length value = height.read();
         if (method.usual(value, kind)) {
             return;
         }
@@ -102,7 +113,7 @@ final class ReadingCheck {
         }
         Reading low = readings.get(0);
         Reading high = readings.get(readings.size() - 1);
-        if (high.estimate().minus(low.estimate()).differsFromZero()) {
+        if (high.estimate(height.point()).minus(low.estimate(height.point())).differsFromZero()) {
             c.say(
                     REPEATS_DISAGREE,
                     Severity.LOOK,

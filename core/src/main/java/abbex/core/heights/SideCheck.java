@@ -33,18 +33,18 @@ final class SideCheck {
 
     private static void before(Comparison c, End end, Method method, BeforeAfter sides) {
         Estimate is = sides.before().orElseThrow().value();
-        if (is.differsFromZero() && is.value().abs().compareTo(c.limits().sidesGood()) > 0) {
+        if (is.differsFromZero() && is.value().abs().compareTo(c.limits().of(Limit.SIDES_GOOD)) > 0) {
             c.say(HeightFinding.LEFT_RIGHT_BEFORE, Severity.NOTE, end, end, lower(end, is), abs(is), method);
         }
     }
 
     private static void after(Comparison c, End end, Method method, BeforeAfter sides) {
         Estimate is = sides.after().orElseThrow().value();
-        if (is.value().abs().compareTo(c.limits().sidesGood()) <= 0 || !is.differsFromZero()) {
+        if (is.value().abs().compareTo(c.limits().of(Limit.SIDES_GOOD)) <= 0 || !is.differsFromZero()) {
             c.say(HeightFinding.LEFT_RIGHT_GOOD, Severity.CLEAR, end, end, abs(is), method);
             return;
         }
-        boolean accepted = is.value().abs().compareTo(c.limits().sidesAccept()) <= 0;
+        boolean accepted = is.value().abs().compareTo(c.limits().of(Limit.SIDES_ACCEPT)) <= 0;
         boolean asBefore = sides.change()
                 .map(Figure::value)
                 .filter(d -> !d.differsFromZero())

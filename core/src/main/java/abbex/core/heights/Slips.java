@@ -45,10 +45,8 @@ final class Slips {
         this.adjust = adjust;
         this.sheets = sheets;
         this.suspect = suspect;
-        Height height =
-                at(suspect.sheet(), suspect.spot().corner(), suspect.spot().method());
-        this.reading = height.readings().get(0);
-        this.probable = suspect.probable(height.value());
+        this.reading = suspect.reading();
+        this.probable = suspect.probable();
     }
 
     /**
@@ -89,13 +87,13 @@ final class Slips {
         }
         for (Method method : Method.values()) {
             Height other = at(suspect.sheet(), spot.corner(), method);
-            if (method != spot.method() && other != null && same(other.value(), reading.value())) {
+            if (method != spot.method() && other != null && same(other.read(), reading.value())) {
                 tried.add(new Tried(Slip.OTHER_METHOD, 0));
             }
         }
         for (int sheet = 0; sheet < sheets.size(); sheet++) {
             Height other = at(sheet, spot.corner(), spot.method());
-            if (sheet != suspect.sheet() && other != null && other.value().equals(reading.value())) {
+            if (sheet != suspect.sheet() && other != null && other.read().equals(reading.value())) {
                 tried.add(new Tried(Slip.OTHER_SHEET, 0));
             }
         }
@@ -104,7 +102,7 @@ final class Slips {
     /** With the two readings exchanged all goes together. */
     private boolean swappedWith(Corner corner) {
         Height there = at(suspect.sheet(), corner, suspect.spot().method());
-        if (there == null || same(there.value(), reading.value())) {
+        if (there == null || same(there.read(), reading.value())) {
             return false;
         }
         List<HeightSheet> exchanged = new ArrayList<>(sheets);

@@ -9,13 +9,14 @@ import abbex.core.units.Uncertainty;
  *
  * @param sheet its sheet, counted from 0
  * @param spot where it was read
+ * @param reading what was read
  * @param weight its standardised residual; the square is what chi-square loses without it
  * @param error what it has too much by all others
  * @param errorStandard the standard deviation of the error
  */
-public record Suspect(int sheet, Spot spot, double weight, Length error, Length errorStandard) {
+public record Suspect(int sheet, Spot spot, Reading reading, double weight, Length error, Length errorStandard) {
     /** What all others say it should read, with the uncertainty of that. */
-    public Estimate probable(Length read) {
-        return new Estimate(read.minus(error), Uncertainty.known(errorStandard.mm()));
+    public Estimate probable() {
+        return new Estimate(reading.value().minus(error), Uncertainty.known(errorStandard.mm()));
     }
 }

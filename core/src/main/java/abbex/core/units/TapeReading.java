@@ -54,4 +54,9 @@ public record TapeReading(
                 : TapeText.number(onMark(), graduation.unit());
         return number + mark.sign() + " " + graduation.unit().symbol();
     }
+
+    /** The text as typed, with the unit that it was taken in where none was typed. */
+    public String rawIn(LengthUnit bare) {
+        return bareUnit ? raw.strip() + " " + bare.symbol() : raw.strip();
+    }
 }

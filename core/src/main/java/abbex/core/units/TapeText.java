@@ -309,6 +309,14 @@ public final class TapeText {
         return marks;
     }
 
+    /** A kept text read again: its kept value wins over today's way of reading, should the two ever differ. */
+    public static TapeReading stored(String raw, LengthUnit bare, Graduation tape, Allowed allowed, Length value) {
+        return parse(raw, bare, tape, allowed)
+                .asReading()
+                .filter(read -> read.value().equals(value))
+                .orElseGet(() -> TapeReading.of(value, tape));
+    }
+
     /** The length in the unit of the graduation with its unit, exact: {@code 25 7/16 in}, {@code 646 mm}. */
     public static String print(Length length, Graduation graduation) {
         return number(length, graduation.unit()) + " " + graduation.unit().symbol();

@@ -3,14 +3,15 @@ package abbex.core.heights;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import abbex.core.Checks;
 import abbex.core.units.Estimate;
 import abbex.core.units.Graduation;
-import abbex.core.units.Length;
 import abbex.core.units.LengthUnit;
 import abbex.core.units.Pressure;
 import abbex.core.units.TapeReading;
 import abbex.core.units.TapeText;
 import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.End;
 import abbex.core.vehicle.VehicleKind;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -171,8 +172,7 @@ class AdjustmentTest {
             List<Suspect> suspects = job.adjust().suspects();
             if (suspects.size() == 1 && job.planted(suspects.get(0))) {
                 Spot spot = job.slipSpot;
-                Length read = Length.ofRoundedMm(job.read(job.slipSheet, spot.corner(), spot.method()));
-                Estimate probable = suspects.get(0).probable(read);
+                Estimate probable = suspects.get(0).probable();
                 double truth = job.truth(job.slipSheet, spot.corner(), spot.method());
                 assertEquals(
                         truth, probable.value().mm(), 5 * probable.uncertainty().standard());
@@ -180,5 +180,57 @@ class AdjustmentTest {
             }
         }
         assertTrue(named > 250, named + " named");
+    }
+
+    /**
+     * Source: JCGM 100:2008, 5.2 (covariance); row drop-8. With a loaded radius that may have changed freely, GF corrected by
+     * GF − HF adds nothing to the HF drop.
+     */
+    @Test
+    void ground_heights_add_nothing_when_the_tyre_is_free() {
+        Checks.Row row = Checks.row("drop-8");
+        assertEquals("best drop 1 in with u 1.296 mm (GF corrected by GF - HF adds nothing)", row.expected());
+        List<Reading> before = new ArrayList<>(readings(sheet(SheetState.NOT_TAKEN, Method.GF, "26 3/8")));
+        before.addAll(readings(sheet(SheetState.NOT_TAKEN, Method.HF, "14")));
+        List<Reading> after = new ArrayList<>(readings(sheet(SheetState.NOT_TAKEN, Method.GF, "25 1/4")));
+        after.addAll(readings(sheet(SheetState.NOT_TAKEN, Method.HF, "13")));
+        List<HeightSheet> sheets =
+                List.of(HeightSheet.of(SheetState.NOT_TAKEN, before), HeightSheet.of(SheetState.NOT_TAKEN, after));
+        Freedoms free = new Freedoms(1.5, 0.7, Freedoms.FREE, 1, 0.3, 0.7);
+        Adjustment alone = Adjustment.of(DrawnJob.CAR, sheets, free);
+        Estimate hub = alone.drop(0, 1, Corner.LF, Method.HF).orElseThrow();
+        assertEquals(25.4, hub.value().mm(), 1e-3);
+        assertEquals(1.296, hub.uncertainty().standard(), 0.001);
+    }
+
+    /** Rake is rear minus front: its change is front drop minus rear drop at the frame points (geometry). */
+    @Test
+    void the_change_of_rake_goes_with_the_drops() {
+        Random random = new Random(35);
+        for (int i = 0; i < 50; i++) {
+            DrawnJob job = new DrawnJob(random, FOUR, 2);
+            Adjustment all = job.adjust();
+            Estimate rake = all.rakeChange(0, 1, Method.FG).orElseThrow();
+            double front = all.drop(0, 1, Corner.LF, Method.FG)
+                            .orElseThrow()
+                            .value()
+                            .mm()
+                    + all.drop(0, 1, Corner.RF, Method.FG).orElseThrow().value().mm();
+            double rear = all.drop(0, 1, Corner.LR, Method.FG)
+                            .orElseThrow()
+                            .value()
+                            .mm()
+                    + all.drop(0, 1, Corner.RR, Method.FG).orElseThrow().value().mm();
+            assertEquals((front - rear) / 2, rake.value().mm(), 1e-4);
+            double truth = 0;
+            for (Corner corner : Corner.values()) {
+                double drop = job.truth(0, corner, Method.FG) - job.truth(1, corner, Method.FG);
+                truth += (corner.end() == End.FRONT ? drop : -drop) / 2;
+            }
+            assertEquals(truth, rake.value().mm(), 4 * rake.uncertainty().standard());
+        }
+        assertEquals(
+                Optional.empty(),
+                new DrawnJob(random, List.of(Method.HF), 2).adjust().rakeChange(0, 1, Method.FG));
     }
 }

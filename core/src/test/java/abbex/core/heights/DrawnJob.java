@@ -37,6 +37,7 @@ final class DrawnJob {
     Spot slipSpot;
     double slip;
     private Spot swapped;
+    private Reading extra;
 
     DrawnJob(Random random, List<Method> methods, int sheets) {
         this.random = random;
@@ -192,8 +193,20 @@ final class DrawnJob {
                         + gauss(spot.method().repeatability().mm()));
     }
 
+    /** A height of the newest sheet is read, or read again by somebody else, and all is adjusted anew. */
+    List<Suspect> readNext(Spot spot) {
+        int sheet = sheets - 1;
+        TapeReading there = read[sheet][spot.corner().ordinal()][spot.method().ordinal()];
+        again(sheet, spot);
+        extra = Reading.of(
+                spot, read[sheet][spot.corner().ordinal()][spot.method().ordinal()]);
+        read[sheet][spot.corner().ordinal()][spot.method().ordinal()] = there;
+        return adjust().suspects();
+    }
+
     boolean planted(Suspect suspect) {
-        return suspect.sheet() == slipSheet && suspect.spot().equals(slipSpot);
+        boolean repeat = extra != null && suspect.reading().equals(extra);
+        return !repeat && suspect.sheet() == slipSheet && suspect.spot().equals(slipSpot);
     }
 
     /** The planted reading, or the one that it was exchanged with. */
@@ -216,6 +229,9 @@ final class DrawnJob {
                     readings.add(Reading.of(Spot.of(corner, method), read[s][corner.ordinal()][method.ordinal()]));
                 }
             }
+            if (extra != null && s == sheets - 1) {
+                readings.add(extra);
+            }
             all.add(HeightSheet.of(SheetState.NOT_TAKEN, readings));
         }
         return all;
@@ -231,7 +247,7 @@ final class DrawnJob {
                 CAR,
                 sheets(),
                 drawn,
-                (sheet, height) -> standard[sheet][height.spot().corner().ordinal()][
-                        height.spot().method().ordinal()]);
+                (sheet, height, reading) -> standard[sheet][
+                        height.spot().corner().ordinal()][height.spot().method().ordinal()]);
     }
 }

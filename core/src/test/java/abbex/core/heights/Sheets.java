@@ -22,6 +22,7 @@ final class Sheets {
 
     private final List<Reading> readings = new ArrayList<>();
     private SheetState state = SheetState.NOT_TAKEN;
+    private Basis basis = Basis.USUAL;
 
     static Sheets sheet() {
         return new Sheets();
@@ -54,6 +55,11 @@ final class Sheets {
         return this;
     }
 
+    Sheets basis(Basis other) {
+        basis = other;
+        return this;
+    }
+
     Sheets state(SheetState other) {
         state = other;
         return this;
@@ -70,7 +76,7 @@ final class Sheets {
     }
 
     HeightSheet done() {
-        return HeightSheet.of(state, readings);
+        return HeightSheet.of(state, basis, readings);
     }
 
     List<Reading> readings() {

@@ -1,0 +1,221 @@
+package abbex.app.measure;
+
+import abbex.app.arrive.Job;
+import abbex.app.arrive.Jobs;
+import abbex.app.page.NotHere;
+import abbex.app.page.Reader;
+import abbex.app.page.Words;
+import abbex.app.people.Person;
+import abbex.core.figure.Finding;
+import abbex.core.heights.Adjustment;
+import abbex.core.heights.HeightFinding;
+import abbex.core.heights.Judgement;
+import abbex.core.heights.Method;
+import abbex.core.heights.Stage;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import org.springframework.web.servlet.ModelAndView;
+
+/** The page of a sheet: what it opens and what it shows. */
+@Component
+class MeasurePages {
+    private static final Set<HeightFinding> DIFFERENCES =
+            Set.of(HeightFinding.STATE_PRESSURE, HeightFinding.STATE_DIFFERS);
+
+    private final Jobs jobs;
+    private final Sheets sheets;
+    private final Words words;
+
+    MeasurePages(Jobs jobs, Sheets sheets, Words words) {
+        this.jobs = jobs;
+        this.sheets = sheets;
+        this.words = words;
+    }
+
+    /**
+     * A line of the sheet's state.
+     *
+     * @param before what the sheet that it is compared with says
+     * @param choices what there is to choose from; empty when it is typed
+     */
+    public record StateLine(
+            String item, String name, String text, String before, String problem, List<Choice> choices) {}
+
+    /** One thing to choose. */
+    public record Choice(String value, String name, boolean chosen) {}
+
+    /** Another sheet to compare with. */
+    public record Base(UUID id, String name, boolean chosen) {}
+
+    /**
+     * A sheet that is worked on.
+     *
+     * @param base the sheet that it is compared with; the sheet itself when there is none
+     * @param asked true when somebody chose the base
+     */
+    record Opened(Job job, JobSheets all, SheetData sheet, SheetData base, boolean asked, Judgement judged) {
+        boolean doubts() {
+            return !judged.suspects().isEmpty();
+        }
+
+        boolean compared() {
+            return base != sheet;
+        }
+
+        /** What keeps the choice of the base in an address. */
+        String keep() {
+            return asked ? "&against=" + base.row().id() : "";
+        }
+    }
+
+    /**
+     * Opens a sheet.
+     *
+     * @param against the sheet to compare it with; the first when it is null or nothing that can be
+     */
+    Opened open(Person me, UUID id, UUID sheetId, @Nullable UUID against) {
+        Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
+        JobSheets all = sheets.of(me.shop(), id);
+        SheetData sheet = all.find(sheetId).orElseThrow(NotHere::new);
+        SheetData first = all.before().orElseThrow(NotHere::new);
+        SheetData base = against == null ? first : all.find(against).orElseThrow(NotHere::new);
+        boolean asked = base != sheet && base != first;
+        // The first sheet by itself still hears what the newest one says of it.
+        Judgement judged = base == sheet ? all.judge(job) : all.judge(job, base, sheet);
+        return new Opened(job, all, sheet, base == sheet ? first : base, asked, judged);
+    }
+
+    ModelAndView page(
+            Person me,
+            Opened o,
+            Method method,
+            Walk.@Nullable Refusal refusal,
+            Map<String, String> problems,
+            String view) {
+        Reader reader = Reader.of(me);
+        ModelAndView page = new ModelAndView(view);
+        page.addObject("stamp", sheets.stamp(me.shop(), o.job().id()));
+        page.addObject("walk", Walk.of(o, method, me.id(), reader, words, refusal));
+        List<Finding> findings = o.judged().drops().findings();
+        page.addObject("says", words.findings(findings, reader));
+        page.addObject("compared", compared(o, findings, reader));
+        page.addObject("fit", fit(o, reader));
+        page.addObject("bases", bases(o));
+        page.addObject("sheets", o.all().sheets());
+        page.addObject("head", HeadsFromSheets.head(o.job(), "measure", sheets.progress(o.job(), o.all(), reader)));
+        page.addObject("state", state(o, problems));
+        page.addObject("stateSaid", String.join(" · ", o.sheet().said(words::say)));
+        SheetData newest = o.all().newest().orElseThrow();
+        page.addObject("canMeasureAgain", !newest.current().isEmpty());
+        page.addObject("nextStage", newest.stage().next());
+        page.addObject("laterStages", Stage.later());
+        page.addObject("typed", Map.of());
+        page.addObject("words", words);
+        page.addObject("clock", reader);
+        return page;
+    }
+
+    /** Which sheets are compared, and where their states differ. */
+    private String compared(Opened o, List<Finding> findings, Reader reader) {
+        if (!o.compared() || o.sheet().current().isEmpty()) {
+            return "";
+        }
+        Judgement.Pair pair = o.judged().compared();
+        Stage before = o.all().sheets().get(pair.before()).stage();
+        Stage after = o.all().sheets().get(pair.after()).stage();
+        List<Object> differing = findings.stream()
+                .filter(f -> DIFFERENCES.contains((HeightFinding) f.code()))
+                .<Object>map(f -> f.code() == HeightFinding.STATE_PRESSURE
+                        ? words.say("compared.pressure", reader, f.values().get(0))
+                        : f.values().get(0))
+                .toList();
+        return Words.capital(
+                differing.isEmpty()
+                        ? words.say("compared", reader, before, after)
+                        : words.say("compared.differs", reader, before, after, differing));
+    }
+
+    /** How well all readings of the job go together, when some of them are to spare. */
+    private String fit(Opened o, Reader reader) {
+        Adjustment all = o.judged().adjustment();
+        return all.spare() < 1
+                ? ""
+                : words.say(
+                        "fit",
+                        reader,
+                        Integer.toString(all.readings()),
+                        String.format(Locale.ROOT, "%.1f", all.chiSquare()),
+                        String.format(Locale.ROOT, "%.1f", all.spare()),
+                        oneIn(all.probability()));
+    }
+
+    private String oneIn(double probability) {
+        return probability < 0.01
+                ? words.say("fit.hardly")
+                : String.valueOf(Math.max(1, Math.round(100 * probability)));
+    }
+
+    /** The other sheets of the job to compare with, when there is a choice. */
+    private List<Base> bases(Opened o) {
+        if (o.sheet().row().first() || o.all().sheets().size() < 3) {
+            return List.of();
+        }
+        return o.all().sheets().stream()
+                .filter(s -> s != o.sheet())
+                .map(s -> new Base(s.row().id(), words.say("stage." + s.stage()), s == o.base()))
+                .toList();
+    }
+
+    private List<StateLine> state(Opened o, Map<String, String> problems) {
+        Map<String, String> before = o.compared() ? o.base().state() : Map.of();
+        return StateItem.of(o.sheet().row().first()).stream()
+                .map(item -> {
+                    String text = item.equals(StateItem.STAGE)
+                            ? o.sheet().stage().name()
+                            : o.sheet().state().getOrDefault(item, "");
+                    List<Choice> choices = StateItem.choices(item).stream()
+                            .map(c -> new Choice(c, words.say(StateItem.words(item, c)), c.equals(text)))
+                            .toList();
+                    String was = choices.isEmpty() ? before.getOrDefault(item, "") : "";
+                    return new StateLine(item, name(item), text, was, problems.getOrDefault(item, ""), choices);
+                })
+                .toList();
+    }
+
+    private String name(String item) {
+        return Words.capital(
+                item.startsWith(StateItem.PRESSURE)
+                        ? words.say("corner." + item.substring(StateItem.PRESSURE.length()))
+                        : words.say("item." + item));
+    }
+
+    /** The method asked for, else the first that is begun and unfinished, else hub to lip. */
+    static Method chosen(Opened o, @Nullable String asked) {
+        if (asked != null) {
+            return method(asked);
+        }
+        var here = o.sheet().heights();
+        var before = o.compared() ? o.base().heights() : null;
+        for (Method method : List.of(Method.HF, Method.RIM, Method.GF, Method.FG, Method.TG)) {
+            boolean begun = here.has(method) || before != null && before.has(method);
+            if (begun && !here.complete(method)) {
+                return method;
+            }
+        }
+        return Method.HF;
+    }
+
+    static Method method(String text) {
+        for (Method method : Method.values()) {
+            if (method.name().equals(text)) {
+                return method;
+            }
+        }
+        throw new NotHere();
+    }
+}

@@ -1,0 +1,150 @@
+package abbex.app.measure;
+
+import abbex.app.measure.ReadingRow.Act;
+import abbex.app.people.People;
+import abbex.app.people.Person;
+import abbex.app.store.Ids;
+import abbex.app.store.Times;
+import abbex.core.heights.Method;
+import abbex.core.units.Graduation;
+import abbex.core.units.Length;
+import abbex.core.units.LengthUnit;
+import abbex.core.vehicle.Corner;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+
+/** The append-only record of readings. */
+@Component
+class ReadingLog {
+    private static final String READING_COLUMNS = """
+            select r.id, r.sheet_id, r.person_id, p.initials, r.corner, r.method, r.act, r.raw, r.bare_unit, r.tape,
+                   r.value_nm, r.supersedes, r.restores, r.taken_at
+              from reading r join person p on p.id = r.person_id
+            """;
+
+    private static final String CURRENT = READING_COLUMNS + """
+             join sheet s on s.id = r.sheet_id
+             where r.shop_id = :shop and s.job_id in (:jobs) and r.act <> 'WITHDRAW'
+               and not exists (select 1 from reading n where n.supersedes = r.id)
+             order by r.taken_at, r.id
+            """;
+
+    private static final String OF_SPOT = READING_COLUMNS + """
+             where r.shop_id = :shop and r.sheet_id = :sheet and r.person_id = :person
+               and r.corner = :corner and r.method = :method
+             order by r.taken_at, r.id
+            """;
+
+    private static final String BY_CLIENT = READING_COLUMNS + " where r.shop_id = :shop and r.client_id = :client";
+
+    private static final String APPEND = """
+            insert into reading (id, shop_id, sheet_id, client_id, person_id, corner, method, act, raw, bare_unit, tape,
+                                 value_nm, supersedes, restores, taken_at)
+            values (:id, :shop, :sheet, :client, :person, :corner, :method, :act, :raw, :unit, :tape,
+                    :value, :supersedes, :restores, :at)
+            """;
+
+    private final JdbcClient jdbc;
+
+    ReadingLog(JdbcClient jdbc) {
+        this.jdbc = jdbc;
+    }
+
+    /** What stands on the sheets of some jobs, by sheet. */
+    Map<UUID, List<ReadingRow>> current(UUID shop, Collection<UUID> jobs) {
+        Map<UUID, List<ReadingRow>> readings = new HashMap<>();
+        jdbc.sql(CURRENT)
+                .param("shop", shop.toString())
+                .param("jobs", jobs.stream().map(UUID::toString).toList())
+                .query(row -> {
+                    ReadingRow reading = reading(row);
+                    readings.computeIfAbsent(reading.sheet(), s -> new ArrayList<>())
+                            .add(reading);
+                });
+        return readings;
+    }
+
+    /** What was stored under a client's id. */
+    Optional<ReadingRow> sent(UUID shop, UUID client) {
+        return jdbc.sql(BY_CLIENT)
+                .param("shop", shop.toString())
+                .param("client", client.toString())
+                .query((row, n) -> reading(row))
+                .optional();
+    }
+
+    /** All that a person ever wrote at a spot, in order. */
+    List<ReadingRow> mine(Person by, SheetRow sheet, Corner corner, Method method) {
+        return jdbc.sql(OF_SPOT)
+                .param("shop", by.shop().toString())
+                .param("sheet", sheet.id().toString())
+                .param("person", by.id().toString())
+                .param("corner", corner.name())
+                .param("method", method.name())
+                .query((row, n) -> reading(row))
+                .list();
+    }
+
+    void append(
+            Person by,
+            SheetRow sheet,
+            Corner corner,
+            Method method,
+            UUID client,
+            Act act,
+            @Nullable String raw,
+            @Nullable Length value,
+            @Nullable UUID supersedes,
+            @Nullable UUID restores,
+            Instant at) {
+        jdbc.sql(APPEND)
+                .param("id", Ids.fresh().toString())
+                .param("shop", by.shop().toString())
+                .param("sheet", sheet.id().toString())
+                .param("client", client.toString())
+                .param("person", by.id().toString())
+                .param("corner", corner.name())
+                .param("method", method.name())
+                .param("act", act.name())
+                .param("raw", raw)
+                .param("unit", sheet.unit().symbol())
+                .param("tape", sheet.tape().toString())
+                .param("value", value == null ? null : value.nm())
+                .param("supersedes", Ids.text(supersedes))
+                .param("restores", Ids.text(restores))
+                .param("at", Times.column(at))
+                .update();
+    }
+
+    private static ReadingRow reading(ResultSet row) throws SQLException {
+        long nm = row.getLong("value_nm");
+        Length value = row.wasNull() ? null : Length.ofNm(nm);
+        LengthUnit unit = People.unit(row.getString("bare_unit"));
+        return new ReadingRow(
+                Ids.id(row, "id"),
+                Ids.id(row, "sheet_id"),
+                Ids.id(row, "person_id"),
+                row.getString("initials"),
+                Corner.valueOf(row.getString("corner")),
+                Method.valueOf(row.getString("method")),
+                Act.valueOf(row.getString("act")),
+                row.getString("raw"),
+                unit,
+                Graduation.parse(row.getString("tape")).orElseThrow(),
+                value,
+                Ids.maybe(row, "supersedes"),
+                Ids.maybe(row, "restores"),
+                Times.instant(row, "taken_at"));
+    }
+}

@@ -1,0 +1,83 @@
+package abbex.app.measure;
+
+import abbex.core.heights.SheetState;
+import abbex.core.heights.Stage;
+import abbex.core.heights.StandIn;
+import abbex.core.vehicle.Corner;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Stream;
+
+/** What may be said of a sheet beside its readings, each by the name it is kept under. */
+final class StateItem {
+    /** Before a corner's name: that tyre's pressure. */
+    static final String PRESSURE = "PRESSURE_";
+    /** At which point of the work it was taken, when that was said otherwise than it was opened. */
+    static final String STAGE = "STAGE";
+    /** What stands in for a vehicle that nobody measured before; on the first sheet. */
+    static final String STAND_IN = "STAND_IN";
+    /** The corners whose arch was worked on since the sheet before; on later sheets. */
+    static final String ARCHES = "ARCHES";
+
+    private StateItem() {}
+
+    static String pressure(Corner corner) {
+        return PRESSURE + corner;
+    }
+
+    /** Every item of a sheet in the order it is asked for: pressures in walking order, then the rest. */
+    static List<String> of(boolean first) {
+        List<String> items =
+                new ArrayList<>(Corner.WALK.stream().map(StateItem::pressure).toList());
+        for (SheetState.Item item : SheetState.Item.values()) {
+            items.add(item.name());
+        }
+        items.addAll(first ? List.of(STAND_IN) : List.of(ARCHES, STAGE));
+        return items;
+    }
+
+    /** The values to choose from; empty for an item that is typed. */
+    static List<String> choices(String item) {
+        return switch (item) {
+            case STAGE -> Stage.later().stream().map(Enum::name).toList();
+            case STAND_IN -> Stream.of(StandIn.values()).map(Enum::name).toList();
+            default -> List.of();
+        };
+    }
+
+    /** The key of the words of a choice. */
+    static String words(String item, String choice) {
+        return (item.equals(STAGE) ? "stage." : "standin.") + choice;
+    }
+
+    static String text(String item, String said, Function<String, String> name) {
+        return choices(item).contains(said) ? name.apply(words(item, said)) : said;
+    }
+
+    static Optional<Stage> stage(String text) {
+        return Stage.later().stream().filter(s -> s.name().equals(text)).findFirst();
+    }
+
+    static Optional<StandIn> standIn(String text) {
+        return Stream.of(StandIn.values()).filter(s -> s.name().equals(text)).findFirst();
+    }
+
+    /** Corners such as {@code LF RR}; empty when the text is something else. */
+    static Optional<Set<Corner>> arches(String text) {
+        Set<Corner> corners = EnumSet.noneOf(Corner.class);
+        for (String word : text.toUpperCase(Locale.ROOT).split("[\\s,;+]+")) {
+            Optional<Corner> corner =
+                    Corner.WALK.stream().filter(c -> c.name().equals(word)).findFirst();
+            if (corner.isEmpty() && !word.isEmpty()) {
+                return Optional.empty();
+            }
+            corner.ifPresent(corners::add);
+        }
+        return Optional.of(corners);
+    }
+}

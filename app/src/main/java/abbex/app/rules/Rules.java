@@ -1,0 +1,223 @@
+package abbex.app.rules;
+
+import abbex.app.people.Audit;
+import abbex.app.people.People;
+import abbex.app.people.Person;
+import abbex.app.store.Ids;
+import abbex.app.store.Times;
+import abbex.core.heights.Limit;
+import abbex.core.heights.Limits;
+import abbex.core.heights.Method;
+import abbex.core.heights.Reading;
+import abbex.core.heights.Repeatability;
+import abbex.core.heights.Spot;
+import abbex.core.units.Graduation;
+import abbex.core.units.Length;
+import abbex.core.units.TapeReading;
+import abbex.core.units.TapeText;
+import abbex.core.vehicle.Corner;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import com.github.benmanes.caffeine.cache.LoadingCache;
+import java.sql.Date;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** What a shop set for itself. Read by every page with heights on it, so it is kept in memory for some minutes. */
+@Service
+public class Rules {
+    /** Repeats that were read since then do not count yet; a change of the rules counts at once. */
+    private static final Duration KEPT = Duration.ofMinutes(5);
+
+    private static final String LIMITS = "select name, raw, nm from shop_limit where shop_id = :shop";
+
+    private static final String SET_LIMIT = """
+            insert into shop_limit (shop_id, name, raw, nm) values (:shop, :name, :raw, :nm)
+                on duplicate key update raw = :raw, nm = :nm
+            """;
+
+    private static final String DROP_LIMIT = "delete from shop_limit where shop_id = :shop and name = :name";
+
+    private static final String SURVEYS = """
+            select f.id, f.bay, f.since, f.made_at, p.display_name, d.corner, d.raw, d.nm
+              from floor_survey f join person p on p.id = f.person_id left join floor_pad d on d.survey_id = f.id
+             where f.shop_id = :shop order by f.made_at, f.id
+            """;
+
+    private static final String ADD_SURVEY = """
+            insert into floor_survey (id, shop_id, bay, bay_key, since, person_id, made_at)
+            values (:id, :shop, :bay, :key, :since, :person, :at)
+            """;
+
+    private static final String ADD_PAD =
+            "insert into floor_pad (survey_id, corner, raw, nm) values (:survey, :corner, :raw, :nm)";
+
+    /** Two people's readings of one spot that both stand, of the last two years. */
+    private static final String REPEATS = """
+            select r.sheet_id, r.corner, r.method, r.raw, r.bare_unit, r.tape, r.value_nm, p.initials, r.taken_at
+              from reading r join person p on p.id = r.person_id
+             where r.shop_id = :shop and r.act <> 'WITHDRAW' and r.taken_at > :since
+               and not exists (select 1 from reading n where n.supersedes = r.id)
+               and exists (select 1 from reading o
+                            where o.sheet_id = r.sheet_id and o.corner = r.corner and o.method = r.method
+                              and o.person_id <> r.person_id and o.act <> 'WITHDRAW'
+                              and not exists (select 1 from reading n where n.supersedes = o.id))
+             order by r.sheet_id, r.corner, r.method, r.id
+            """;
+
+    private static final Duration REMEMBERED = Duration.ofDays(730);
+
+    private final JdbcClient jdbc;
+    private final Audit audit;
+    private final Clock clock;
+    private final TransactionTemplate once;
+    private final LoadingCache<UUID, ShopRules> kept =
+            Caffeine.newBuilder().expireAfterWrite(KEPT).maximumSize(1000).build(this::load);
+
+    Rules(JdbcClient jdbc, Audit audit, Clock clock, TransactionTemplate once) {
+        this.jdbc = jdbc;
+        this.audit = audit;
+        this.clock = clock;
+        this.once = once;
+    }
+
+    public ShopRules of(UUID shop) {
+        return kept.get(shop);
+    }
+
+    /** Repeats that were read a moment ago count from now on. */
+    ShopRules fresh(UUID shop) {
+        kept.invalidate(shop);
+        return of(shop);
+    }
+
+    private ShopRules load(UUID shop) {
+        Map<Limit, String> typed = new EnumMap<>(Limit.class);
+        Map<Limit, Length> own = new EnumMap<>(Limit.class);
+        jdbc.sql(LIMITS).param("shop", shop.toString()).query(row -> {
+            Limit limit = Limit.valueOf(row.getString("name"));
+            typed.put(limit, row.getString("raw"));
+            own.put(limit, Length.ofNm(row.getLong("nm")));
+        });
+        return new ShopRules(Limits.of(own), typed, surveys(shop), Repeatability.pooled(repeats(shop)));
+    }
+
+    private List<FloorSurvey> surveys(UUID shop) {
+        Map<UUID, FloorSurvey> surveys = new LinkedHashMap<>();
+        jdbc.sql(SURVEYS).param("shop", shop.toString()).query(row -> {
+            UUID id = Ids.id(row, "id");
+            Date since = row.getDate("since");
+            FloorSurvey survey = surveys.computeIfAbsent(id, i -> survey(row, i, since));
+            if (row.getString("corner") != null) {
+                survey.pads()
+                        .put(
+                                Corner.valueOf(row.getString("corner")),
+                                new Typed(row.getString("raw"), Length.ofNm(row.getLong("nm"))));
+            }
+        });
+        return List.copyOf(surveys.values());
+    }
+
+    private static FloorSurvey survey(java.sql.ResultSet row, UUID id, @Nullable Date since) {
+        try {
+            return new FloorSurvey(
+                    id,
+                    row.getString("bay"),
+                    since == null ? null : since.toLocalDate(),
+                    new EnumMap<>(Corner.class),
+                    row.getString("display_name"),
+                    Times.instant(row, "made_at"));
+        } catch (java.sql.SQLException broken) {
+            throw new IllegalStateException("a floor survey that cannot be read", broken);
+        }
+    }
+
+    private List<List<Reading>> repeats(UUID shop) {
+        Map<String, List<Reading>> bySpot = new LinkedHashMap<>();
+        jdbc.sql(REPEATS)
+                .param("shop", shop.toString())
+                .param("since", Times.column(clock.instant().minus(REMEMBERED)))
+                .query(row -> {
+                    Spot spot =
+                            Spot.of(Corner.valueOf(row.getString("corner")), Method.valueOf(row.getString("method")));
+                    TapeReading tape = TapeText.stored(
+                            row.getString("raw"),
+                            People.unit(row.getString("bare_unit")),
+                            Graduation.parse(row.getString("tape")).orElseThrow(),
+                            spot.method().allowed(),
+                            Length.ofNm(row.getLong("value_nm")));
+                    bySpot.computeIfAbsent(row.getString("sheet_id") + spot.code(), s -> new ArrayList<>())
+                            .add(new Reading(
+                                    spot, tape, row.getString("initials"), Times.instant(row, "taken_at"), false));
+                });
+        return List.copyOf(bySpot.values());
+    }
+
+    /** Sets the limits that are given and leaves the usual for those that are not. */
+    void set(Person by, Map<Limit, Typed> own) {
+        Map<Limit, String> before = of(by.shop()).typed();
+        List<String> changed = new ArrayList<>();
+        once.executeWithoutResult(status -> {
+            for (Limit limit : Limit.values()) {
+                Typed pad = own.get(limit);
+                String was = before.get(limit);
+                if (pad != null && !pad.raw().equals(was)) {
+                    changed.add(limit + " " + pad.raw());
+                    limit(SET_LIMIT, by, limit)
+                            .param("raw", pad.raw())
+                            .param("nm", pad.length().nm())
+                            .update();
+                } else if (pad == null && was != null) {
+                    changed.add(limit + " as usual");
+                    limit(DROP_LIMIT, by, limit).update();
+                }
+            }
+            if (!changed.isEmpty()) {
+                audit.add(by, Audit.What.LIMITS_SET, String.join(", ", changed));
+            }
+        });
+        kept.invalidate(by.shop());
+    }
+
+    private JdbcClient.StatementSpec limit(String sql, Person by, Limit limit) {
+        return jdbc.sql(sql).param("shop", by.shop().toString()).param("name", limit.name());
+    }
+
+    /**
+     * Appends a survey of a bay.
+     *
+     * @param pads all four, or none to take the bay's survey back
+     */
+    public void survey(Person by, String bay, @Nullable LocalDate since, Map<Corner, Typed> pads) {
+        UUID id = Ids.fresh();
+        once.executeWithoutResult(status -> {
+            jdbc.sql(ADD_SURVEY)
+                    .param("id", id.toString())
+                    .param("shop", by.shop().toString())
+                    .param("bay", bay)
+                    .param("key", ShopRules.bayKey(bay))
+                    .param("since", since)
+                    .param("person", by.id().toString())
+                    .param("at", Times.column(clock.instant()))
+                    .update();
+            pads.forEach((corner, pad) -> jdbc.sql(ADD_PAD)
+                    .param("survey", id.toString())
+                    .param("corner", corner.name())
+                    .param("raw", pad.raw())
+                    .param("nm", pad.length().nm())
+                    .update());
+            audit.add(by, pads.isEmpty() ? Audit.What.FLOOR_TAKEN_BACK : Audit.What.FLOOR_SURVEYED, bay);
+        });
+        kept.invalidate(by.shop());
+    }
+}

@@ -1,0 +1,49 @@
+package abbex.app.rules;
+
+import abbex.core.heights.Floor;
+import abbex.core.heights.Limit;
+import abbex.core.heights.Limits;
+import abbex.core.heights.Repeatability;
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+
+/**
+ * What a shop set for itself.
+ *
+ * @param limits what it calls good
+ * @param typed its own limits as typed
+ * @param surveys all floor surveys, the oldest first
+ * @param repeatability how well it finds the points of each method
+ */
+public record ShopRules(
+        Limits limits, Map<Limit, String> typed, List<FloorSurvey> surveys, Repeatability repeatability) {
+    public static final ShopRules USUAL = new ShopRules(Limits.USUAL, Map.of(), List.of(), Repeatability.USUAL);
+
+    /** The bay's floor on a day: of the surveys that were true then the latest, a newer entry before an older one. */
+    public Optional<Floor> floor(String bay, LocalDate day) {
+        String key = bayKey(bay);
+        return surveys.stream()
+                .filter(s -> bayKey(s.bay()).equals(key) && s.trueOn(day))
+                .max(Comparator.comparing(
+                                FloorSurvey::since, Comparator.nullsFirst(Comparator.<LocalDate>naturalOrder()))
+                        .thenComparing(FloorSurvey::madeAt))
+                .flatMap(FloorSurvey::floor);
+    }
+
+    /** The survey of each bay that was entered last, unless it was taken back. */
+    List<FloorSurvey> newest() {
+        Map<String, FloorSurvey> newest = new TreeMap<>();
+        surveys.forEach(survey -> newest.put(bayKey(survey.bay()), survey));
+        return newest.values().stream().filter(s -> !s.pads().isEmpty()).toList();
+    }
+
+    /** A bay's name as it is compared. */
+    static String bayKey(String bay) {
+        return bay.strip().toLowerCase(Locale.ROOT).replaceAll("\\s+", " ");
+    }
+}

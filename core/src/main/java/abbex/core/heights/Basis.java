@@ -1,0 +1,48 @@
+package abbex.core.heights;
+
+import abbex.core.vehicle.Corner;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * What the heights of a sheet rest on besides its readings.
+ *
+ * @param stage at which point of the work it was taken
+ * @param repeatability how well the points are found
+ * @param floor the survey of the floor it stood on, if there is one
+ * @param standIn what the heights were taken from, if not from this vehicle
+ * @param arches the corners whose lip was worked on, and nothing else, between the sheet before and this one
+ */
+public record Basis(
+        Stage stage, Repeatability repeatability, Optional<Floor> floor, StandIn standIn, Set<Corner> arches) {
+    public static final Basis USUAL =
+            new Basis(Stage.OTHER, Repeatability.USUAL, Optional.empty(), StandIn.NONE, Set.of());
+
+    public Basis {
+        arches = Set.copyOf(arches);
+    }
+
+    public Basis at(Stage other) {
+        return new Basis(other, repeatability, floor, standIn, arches);
+    }
+
+    public Basis on(Floor other) {
+        return new Basis(stage, repeatability, Optional.of(other), standIn, arches);
+    }
+
+    Basis onUnknownFloor() {
+        return new Basis(stage, repeatability, Optional.empty(), standIn, arches);
+    }
+
+    public Basis by(Repeatability other) {
+        return new Basis(stage, other, floor, standIn, arches);
+    }
+
+    public Basis from(StandIn other) {
+        return new Basis(stage, repeatability, floor, other, arches);
+    }
+
+    public Basis worked(Set<Corner> corners) {
+        return new Basis(stage, repeatability, floor, standIn, corners);
+    }
+}

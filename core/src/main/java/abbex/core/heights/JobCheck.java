@@ -1,0 +1,106 @@
+package abbex.core.heights;
+
+import abbex.core.figure.Finding;
+import abbex.core.figure.Severity;
+import abbex.core.units.Estimate;
+import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.Whole;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** What all sheets of a job say together, beside the comparison of two: order, lips, floors, how well all of it fits. */
+final class JobCheck {
+    private final List<HeightSheet> sheets;
+    private final Adjustment adjustment;
+    private final Judgement.Pair compared;
+    private final List<Finding> findings = new ArrayList<>();
+
+    private JobCheck(List<HeightSheet> sheets, Adjustment adjustment, Judgement.Pair compared) {
+        this.sheets = sheets;
+        this.adjustment = adjustment;
+        this.compared = compared;
+    }
+
+    static List<Finding> run(
+            List<HeightSheet> sheets,
+            Adjustment adjustment,
+            Judgement.Pair compared,
+            List<Suspect> suspects,
+            boolean floorsUnused) {
+        JobCheck check = new JobCheck(sheets, adjustment, compared);
+        check.order();
+        check.floors(floorsUnused);
+        if (!compared.alone()) {
+            check.standIn();
+            check.lips();
+            check.fit(suspects);
+        }
+        return check.findings;
+    }
+
+    private void say(HeightFinding code, Severity severity, Object... values) {
+        findings.add(Finding.of(code, severity, Whole.VEHICLE, values));
+    }
+
+    /** Stages come in the order of the work, and so do their readings. */
+    private void order() {
+        for (int i = 1; i < sheets.size(); i++) {
+            Stage here = sheets.get(i).basis().stage();
+            Stage before = sheets.get(i - 1).basis().stage();
+            if (here.ordered() && before.ordered() && here.compareTo(before) < 0) {
+                say(HeightFinding.STAGES_OUT_OF_ORDER, Severity.LOOK, here, before);
+            }
+            Optional<Instant> first = sheets.get(i - 1).firstTaken();
+            Optional<Instant> now = sheets.get(i).firstTaken();
+            if (first.isPresent() && now.isPresent() && now.get().isBefore(first.get())) {
+                say(HeightFinding.READ_BEFORE_ITS_STAGE, Severity.LOOK, here, before);
+            }
+        }
+    }
+
+    private void floors(boolean unused) {
+        if (unused) {
+            say(HeightFinding.FLOOR_NOT_USED, Severity.NOTE);
+        } else if (sheets.stream().anyMatch(s -> s.basis().floor().isPresent() && !s.isEmpty())) {
+            say(HeightFinding.FLOOR_USED, Severity.NOTE);
+        }
+    }
+
+    private void standIn() {
+        StandIn from = sheets.get(compared.before()).basis().standIn();
+        if (from != StandIn.NONE && !sheets.get(compared.before()).isEmpty()) {
+            say(HeightFinding.STAND_IN, Severity.LOOK, from);
+        }
+    }
+
+    private void lips() {
+        for (Corner corner : Lips.worked(sheets, compared)) {
+            Optional<Estimate> lip = adjustment.lip(compared.before(), compared.after(), corner);
+            findings.add(
+                    lip.isPresent()
+                            ? Finding.of(HeightFinding.LIP_MOVED, Severity.NOTE, corner, corner, lip.get())
+                            : Finding.of(HeightFinding.LIP_UNKNOWN, Severity.LOOK, corner, corner));
+        }
+    }
+
+    /** When all that was read before has been read again: does it fit, and is all of it checked by something. */
+    private void fit(List<Suspect> suspects) {
+        HeightSheet before = sheets.get(compared.before());
+        HeightSheet after = sheets.get(compared.after());
+        if (before.isEmpty() || after.isEmpty()) {
+            return;
+        }
+        if (suspects.isEmpty() && adjustment.restless()) {
+            say(HeightFinding.READINGS_RESTLESS, Severity.LOOK);
+        }
+        boolean whole = before.all().stream()
+                .allMatch(h -> after.get(h.spot().corner(), h.spot().method()) != null);
+        List<Spot> unchecked = adjustment.unchecked();
+        if (whole && !unchecked.isEmpty()) {
+            findings.add(Finding.of(
+                    HeightFinding.READINGS_UNCHECKED, Severity.NOTE, unchecked.get(0), List.copyOf(unchecked)));
+        }
+    }
+}

@@ -1,0 +1,29 @@
+package abbex.core.heights;
+
+/**
+ * What stands in for heights that nobody measured before. Each carries its own standard uncertainty on top of the tape's;
+ * all of them are ours, no published source.
+ */
+public enum StandIn {
+    /** This vehicle was measured. */
+    NONE(0),
+    /** The other side of the same axle. */
+    OTHER_SIDE(2.5),
+    /** The shop's own earlier vehicles of the kind. */
+    EARLIER_VEHICLES(4),
+    /** An untouched vehicle of the same kind and tyre. */
+    SAME_KIND(5),
+    /** The mark of travel on the old damper. */
+    DAMPER_MARK(6);
+
+    private final double standardMm;
+
+    StandIn(double standardMm) {
+        this.standardMm = standardMm;
+    }
+
+    /** How far this vehicle may have stood from what stands in for it, one standard deviation in millimetres. */
+    public double standardMm() {
+        return standardMm;
+    }
+}
