@@ -171,6 +171,10 @@ record DropRequest(
             return arches;
         }
 
+        private static String millimetres(Length length) {
+            return TapeText.number(length, LengthUnit.MILLIMETRE) + " mm";
+        }
+
         private Limits limits(Reader reader) {
             Map<Limit, Length> own = new EnumMap<>(Limit.class);
             fields.object("limits", LIMITS).ifPresent(limits -> {
@@ -181,7 +185,7 @@ record DropRequest(
                                     limits.at(limit.name()),
                                     limits.text(limit.name()).orElse(""),
                                     "It is out of what can be.",
-                                    "from " + limit.least() + " to " + limit.most());
+                                    "from " + millimetres(limit.least()) + " to " + millimetres(limit.most()));
                         }
                         own.put(limit, length);
                     });

@@ -18,8 +18,10 @@ final class DemoJob {
     final Map<Measure, String> measures = new EnumMap<>(Measure.class);
     final Map<String, String> before = new LinkedHashMap<>();
     final Map<String, String> after = new LinkedHashMap<>();
+    final Map<String, String> driven = new LinkedHashMap<>();
     final Map<String, String> stateBefore = new LinkedHashMap<>();
     final Map<String, String> stateAfter = new LinkedHashMap<>();
+    final Map<String, String> stateDriven = new LinkedHashMap<>();
     String kit = "";
     String front = "";
     String rear = "";
@@ -92,6 +94,11 @@ final class DemoJob {
         return put(after, method, walk);
     }
 
+    /** After a short drive. */
+    DemoJob driven(Method method, String... walk) {
+        return put(driven, method, walk);
+    }
+
     private DemoJob put(Map<String, String> to, Method method, String... walk) {
         for (int i = 0; i < walk.length; i++) {
             if (!walk[i].isEmpty()) {
@@ -101,15 +108,20 @@ final class DemoJob {
         return this;
     }
 
-    /** Pressures in walking order, wheels and load, the same on both sheets unless said otherwise. */
+    /** Pressures in walking order, wheels and load, the same on every sheet unless said otherwise. */
     DemoJob state(String... walk) {
-        for (Map<String, String> state : java.util.List.of(stateBefore, stateAfter)) {
+        for (Map<String, String> state : java.util.List.of(stateBefore, stateAfter, stateDriven)) {
             for (int i = 0; i < walk.length; i++) {
                 state.put("PRESSURE_" + abbex.core.vehicle.Corner.WALK.get(i), walk[i]);
             }
             state.put("WHEEL_SET", "road wheels");
             state.put("LOAD", "empty");
         }
+        return this;
+    }
+
+    DemoJob drivenWith(String item, String text) {
+        stateDriven.put(item, text);
         return this;
     }
 

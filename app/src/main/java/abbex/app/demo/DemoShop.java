@@ -154,6 +154,10 @@ class DemoShop implements FirstShop {
             sheets.open(by, job.id(), Stage.FIRST_SET_DOWN, arrived.plus(Duration.ofMinutes(140)));
             read(by, job, story.after, story.stateAfter, arrived.plus(Duration.ofMinutes(142)));
         }
+        if (!story.driven.isEmpty()) {
+            sheets.open(by, job.id(), Stage.AFTER_SHORT_DRIVE, arrived.plus(Duration.ofMinutes(200)));
+            read(by, job, story.driven, story.stateDriven, arrived.plus(Duration.ofMinutes(203)));
+        }
         if (story.handedOver) {
             handOver.freeze(by, job, arrived.plus(Duration.ofMinutes(170)));
             LocalDate due = jobs.today(by.likes().zone()).plusDays(story.dueInDays);

@@ -106,7 +106,12 @@ final class DemoStories {
                 .before(FG, "7 1/2", "7 1/2", "8 1/8", "8 1/8")
                 .after(HF, "13 5/8", "13 11/16", "13 3/8", "13 3/8")
                 .after(RIM, "22 7/8", "22 15/16", "22 5/8", "22 5/8")
-                .after(FG, "6 3/8", "6 3/8", "6 9/16", "6 9/16");
+                .after(FG, "6 3/8", "6 3/8", "6 9/16", "6 9/16")
+                .driven(HF, "13 1/2", "13 9/16", "13 5/16", "13 5/16")
+                .driven(RIM, "22 3/4", "22 13/16", "22 9/16", "22 9/16")
+                .driven(FG, "6 1/4", "6 1/4", "6 1/2", "6 1/2")
+                .drivenWith("FUEL", "half")
+                .drivenWith("PRESSURE_LF", "31");
     }
 
     private static DemoJob crookedBefore() {

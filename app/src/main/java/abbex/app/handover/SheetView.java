@@ -122,7 +122,14 @@ public record SheetView(
 
         private Big big(String name, Figure<Estimate> f) {
             List<String> how = new ArrayList<>(words.reason(f.reason(), reader));
-            how.add(words.say("reason.uncertainty", reader, f.value().expanded()));
+            how.add(words.say(
+                    "reason.uncertainty",
+                    reader,
+                    f.value().expanded(),
+                    String.format(
+                            java.util.Locale.ROOT,
+                            "%.3g",
+                            f.value().uncertainty().coverageFactor(0.95))));
             return new Big(
                     name, Numerals.html(Numerals.drop(f.value().value(), reader)), uncertainty(f.value()), lines(how));
         }

@@ -49,6 +49,9 @@ class MeasurePages {
     /** One thing to choose. */
     public record Choice(String value, String name, boolean chosen) {}
 
+    /** What is compared, and where the two states differ; that is empty where they do not. */
+    public record Compared(String now, String base, String differing) {}
+
     /** Another sheet to compare with. */
     public record Base(UUID id, String name, boolean chosen) {}
 
@@ -121,23 +124,23 @@ class MeasurePages {
     }
 
     /** Which sheets are compared, and where their states differ. */
-    private String compared(Opened o, List<Finding> findings, Reader reader) {
+    @Nullable
+    private Compared compared(Opened o, List<Finding> findings, Reader reader) {
         if (!o.compared() || o.sheet().current().isEmpty()) {
-            return "";
+            return null;
         }
         Judgement.Pair pair = o.judged().compared();
-        Stage before = o.all().sheets().get(pair.before()).stage();
-        Stage after = o.all().sheets().get(pair.after()).stage();
         List<Object> differing = findings.stream()
                 .filter(f -> DIFFERENCES.contains((HeightFinding) f.code()))
                 .<Object>map(f -> f.code() == HeightFinding.STATE_PRESSURE
                         ? words.say("compared.pressure", reader, f.values().get(0))
                         : f.values().get(0))
                 .toList();
-        return Words.capital(
-                differing.isEmpty()
-                        ? words.say("compared", reader, before, after)
-                        : words.say("compared.differs", reader, before, after, differing));
+        return new Compared(
+                words.say("stage." + o.all().sheets().get(pair.after()).stage()),
+                words.say("stage." + o.all().sheets().get(pair.before()).stage())
+                        .toLowerCase(Locale.ENGLISH),
+                differing.isEmpty() ? "" : words.say("compared.differs", reader, differing));
     }
 
     /** How well all readings of the job go together, when some of them are to spare. */

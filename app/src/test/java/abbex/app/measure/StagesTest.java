@@ -126,8 +126,8 @@ class StagesTest {
         String page = milo.get(driven + "?" + against).body();
         assertTrue(page.contains("<span>↓\u00a0<span class=\"frac\">1⁄4</span>″</span>"), "12 3/4 from 13");
         assertTrue(
-                page.contains(
-                        "After a short drive against first set-down. They differ in tyre pressure left front and fuel."),
+                page.contains("After a short drive against</label>")
+                        && page.contains("They differ in tyre pressure left front and fuel."),
                 page);
         assertTrue(page.contains("/readings?" + against), "what is read next stays in this comparison");
         String back = where(send(milo, driven + "?" + against, "LF", "HF", "12 5/8", UUID.randomUUID()));

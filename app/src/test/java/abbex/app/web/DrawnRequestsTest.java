@@ -71,8 +71,8 @@ class DrawnRequestsTest {
             post(
                     "/jobs/{id}/sheets/{sheetId}/state",
                     1,
-                    "PRESSURE_LF PRESSURE_RR LOAD FUEL WHEEL_SET NOSE_LIFT ARCHES BAY",
-                    "STAGE STAND_IN"),
+                    "PRESSURE_LF PRESSURE_RR LOAD FUEL WHEEL_SET NOSE_LIFT BAY",
+                    "STAGE STAND_IN ARCHES"),
             post("/account", 1, "zone", "unit tape theme keys"),
             post("/account/theme", 0.5, "", "theme"),
             post("/account/password", 0.1, "", "present fresh again"),

@@ -4,17 +4,16 @@ import java.net.http.HttpResponse;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Random;
 import java.util.UUID;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.ThreadLocalRandom;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import java.util.stream.DoubleStream;
 
 /**
- * Sixteen people at once read the measure page of the demo, and the account page beside it, by turns in the same run. Twice:
+ * Sixteen people at once read the measure page of a stay with 200 readings, and the account page beside it, by turns in the same run. Twice:
  * at a person's pace, each once a second at random, and without any pause, each asking again as soon as the answer is read.
  * Prints the median and the 95th percentile of each round and the median of five rounds.
  */
@@ -24,6 +23,12 @@ final class Load {
     private static final int EACH = 60;
     private static final int EACH_PACED = 10;
     private static final long PAUSE_MILLIS = 1000;
+
+    private static final int SHEETS = 10;
+    private static final String[] CORNERS = {"LF", "RF", "RR", "LR"};
+    private static final String[] METHODS = {"GF", "HF", "RIM", "FG", "TG"};
+    /** In millimetres; invented. */
+    private static final int[] HEIGHTS = {660, 345, 580, 190, 40};
 
     private Load() {}
 
@@ -71,20 +76,37 @@ final class Load {
                 "p95, median of %d rounds: measure %.1f ms, account %.1f ms, ratio %.2f%n", ROUNDS, m, a, m / a);
     }
 
+    /** A stay of ten sheets, each read at four corners by five methods: its newest sheet. */
     private static String measurePage(Visit visit) throws Exception {
-        Matcher jobs =
-                Pattern.compile("/jobs/([0-9a-f-]{36})").matcher(visit.get("/").body());
-        String best = "";
-        int most = -1;
-        while (jobs.find()) {
-            String page = Visit.location(visit.get("/jobs/" + UUID.fromString(jobs.group(1)) + "/measure"));
-            int arches = visit.get(page).body().split("class=\"finding", -1).length;
-            if (arches > most) {
-                most = arches;
-                best = page;
+        String job = UUID.randomUUID().toString();
+        visit.get("/arrive");
+        visit.post("/arrive", "job", job, "plate", "LD 200", "name", "load", "kind", "CAR", "shape", "HATCH");
+        Random random = new Random(200);
+        String sheet = Visit.location(visit.get("/jobs/" + job + "/measure"));
+        for (int i = 0; i < SHEETS; i++) {
+            if (i > 0) {
+                sheet = Visit.location(visit.post("/jobs/" + job + "/set-down", "stage", "OTHER"));
+            }
+            for (int m = 0; m < METHODS.length; m++) {
+                for (String corner : CORNERS) {
+                    double tape = HEIGHTS[m] - 3 * i + random.nextGaussian() * 0.8;
+                    HttpResponse<String> answer = visit.post(
+                            sheet + "/readings",
+                            "corner",
+                            corner,
+                            "method",
+                            METHODS[m],
+                            "raw",
+                            Math.round(tape) + " mm",
+                            "client",
+                            UUID.randomUUID().toString());
+                    if (answer.statusCode() != 302) {
+                        throw new IllegalStateException("a reading was answered with " + answer.statusCode());
+                    }
+                }
             }
         }
-        return best;
+        return sheet;
     }
 
     private static double[] round(ExecutorService pool, List<Visit> people, String path, long pause) throws Exception {

@@ -104,7 +104,9 @@ public record Judgement(
                 Optional<Estimate> lip = adjustment.lip(compared.before(), compared.after(), corner);
                 after = lip.isPresent() ? after.lowered(corner, lip.get()) : after.withoutLip(corner);
             }
-            return DropSheet.compare(vehicle, any.get(compared.before()), after, advertised, limits);
+            // The box speaks of the whole way down, from the vehicle as it came.
+            Advertised promised = compared.before() == 0 ? advertised : Advertised.NOTHING;
+            return DropSheet.compare(vehicle, any.get(compared.before()), after, promised, limits);
         }
 
         /** What is left to say beside the suspicion. */
