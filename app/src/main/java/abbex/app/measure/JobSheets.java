@@ -32,9 +32,14 @@ public record JobSheets(List<SheetData> sheets, ShopRules rules) {
         return sheets.stream().filter(s -> s.row().id().equals(sheet)).findFirst();
     }
 
+    /** The first sheet and the newest. */
+    Judgement.Pair whole() {
+        return new Judgement.Pair(0, Math.max(0, sheets.size() - 1));
+    }
+
     /** The first sheet against the newest, and all of them as one truth. */
     public Judgement judge(Job job) {
-        return judge(job, new Judgement.Pair(0, Math.max(0, sheets.size() - 1)));
+        return judge(job, whole());
     }
 
     /** The same with two other sheets, the earlier one being the base. */

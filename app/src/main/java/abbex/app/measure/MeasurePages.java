@@ -110,7 +110,12 @@ class MeasurePages {
         page.addObject("fit", fit(o, reader));
         page.addObject("bases", bases(o));
         page.addObject("sheets", o.all().sheets());
-        page.addObject("head", HeadsFromSheets.head(o.job(), "measure", sheets.progress(o.job(), o.all(), reader)));
+        // The tag speaks of the newest sheet against the first, whatever is compared below.
+        Judgement whole = o.judged().compared().equals(o.all().whole())
+                ? o.judged()
+                : o.all().judge(o.job());
+        Progress progress = sheets.progress(o.job(), o.all(), whole, reader);
+        page.addObject("head", HeadsFromSheets.head(o.job(), "measure", progress));
         page.addObject("state", state(o, problems));
         page.addObject("stateSaid", String.join(" · ", o.sheet().said(words::say)));
         SheetData newest = o.all().newest().orElseThrow();

@@ -13,6 +13,7 @@ public final class LeastSquares {
     private final double[] solution;
     private final double[][] cofactor;
     private final double[] residuals;
+    private final double[] residualVariances;
     private final double chiSquare;
 
     private LeastSquares(double[][] design, double[] observed, double[] sigma) {
@@ -33,6 +34,7 @@ public final class LeastSquares {
         this.cofactor = Symmetric.inverse(normal);
         this.solution = Symmetric.times(cofactor, right);
         this.residuals = new double[design.length];
+        this.residualVariances = new double[design.length];
         double sum = 0;
         for (int row = 0; row < design.length; row++) {
             double fitted = 0;
@@ -40,6 +42,7 @@ public final class LeastSquares {
                 fitted += design[row][k] * solution[k];
             }
             residuals[row] = observed[row] - fitted;
+            residualVariances[row] = sigma[row] * sigma[row] - product(design[row], design[row]);
             sum += residuals[row] * residuals[row] / (sigma[row] * sigma[row]);
         }
         this.chiSquare = sum;
@@ -102,15 +105,21 @@ public final class LeastSquares {
         return Math.sqrt(Math.max(0, product(function, function)));
     }
 
+    /** Rows and functions are sparse: only the columns that are not nought are met. */
     private double product(double[] a, double[] b) {
+        int[] used = new int[b.length];
+        int n = 0;
+        for (int j = 0; j < b.length; j++) {
+            if (b[j] != 0) {
+                used[n++] = j;
+            }
+        }
         double sum = 0;
         for (int i = 0; i < a.length; i++) {
             if (a[i] != 0) {
                 double inner = 0;
-                for (int j = 0; j < b.length; j++) {
-                    if (b[j] != 0) {
-                        inner += cofactor[i][j] * b[j];
-                    }
+                for (int j = 0; j < n; j++) {
+                    inner += cofactor[i][used[j]] * b[used[j]];
                 }
                 sum += a[i] * inner;
             }
@@ -135,7 +144,7 @@ public final class LeastSquares {
 
     /** The covariance of two residuals. */
     public double residualCovariance(int a, int b) {
-        return (a == b ? sigma[a] * sigma[a] : 0) - product(design[a], design[b]);
+        return a == b ? residualVariances[a] : -product(design[a], design[b]);
     }
 
     /** True when the other observations say anything about this one. */
