@@ -6,11 +6,11 @@ import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.core.figure.Finding;
 import abbex.core.figure.Severity;
+import abbex.core.heights.Asked;
 import abbex.core.heights.DropSheet;
 import abbex.core.heights.HeightSheet;
 import abbex.core.heights.Judgement;
 import abbex.core.heights.Method;
-import abbex.core.heights.Spot;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
 import java.util.Comparator;
@@ -68,13 +68,12 @@ class NextAct {
     private Optional<String> again(JobSheets sheets, Judgement judged, Reader reader) {
         int newest = sheets.sheets().size() - 1;
         if (judged.settling().isPresent()) {
-            Spot spot = judged.settling().get();
-            boolean read = sheets.sheets()
-                    .get(newest)
-                    .heights()
-                    .at(spot.corner(), spot.method())
-                    .isPresent();
-            return Optional.of(words.say(read ? "next.again" : "next.settle", reader, spot.corner(), spot.method()));
+            Asked asked = judged.settling().get();
+            return Optional.of(words.say(
+                    asked.repeat() ? "next.repeat" : "next.settle",
+                    reader,
+                    asked.spot().corner(),
+                    asked.spot().method()));
         }
         return judged.suspects().stream()
                 .filter(s -> s.sheet() == newest)

@@ -4,6 +4,7 @@ import abbex.core.figure.Finding;
 import abbex.core.figure.Reason;
 import abbex.core.figure.Severity;
 import abbex.core.heights.Advertised;
+import abbex.core.heights.Asked;
 import abbex.core.heights.Height;
 import abbex.core.heights.Method;
 import abbex.core.heights.Reading;
@@ -166,6 +167,9 @@ public class Words {
         }
         if (value instanceof Spot spot) {
             return word(spot.corner(), reader) + ", " + word(spot.method(), reader);
+        }
+        if (value instanceof Asked asked) {
+            return say(asked.repeat() ? "asked.again" : "asked", reader, asked.spot());
         }
         if (value instanceof Taken taken) {
             return say("taken", reader, taken.spot(), taken.stage());

@@ -7,6 +7,7 @@ import abbex.app.support.Screen;
 import abbex.app.support.Shop;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.SelectOption;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
@@ -63,6 +64,51 @@ class SuspicionTest {
             assertThat(screen.page.locator("#arch-LF .fell")).containsText("All readings of the job together say 1");
             screen.open("/");
             assertThat(screen.page.locator("main")).containsText("Take again: right front, hub to lip");
+        }
+    }
+
+    /** On one sheet the data cannot choose; what is asked for is read by somebody else, and then they do. */
+    @Test
+    void what_settles_it_is_asked_for() {
+        String sheet;
+        try (Screen screen = Screen.desk().signIn("jorun")) {
+            Page page = screen.page;
+            screen.open("/arrive");
+            page.locator("#plate").fill("SE " + System.nanoTime() % 1_000_000);
+            page.locator("#name").fill("test hatch");
+            page.keyboard().press("Enter");
+            walk(page, "GF", "26 1/2", "26 1/2", "27", "27");
+            walk(page, "RIM", "23 1/2", "23 1/2", "23 7/8", "23 7/8");
+            walk(page, "HF", "14 1/4", "14 3/4", "14 5/8", "14 5/8");
+            assertThat(page.locator("#says li").first())
+                    .containsText("Let somebody else read right front, hub to lip: that will tell which it is.");
+            sheet = page.url().replaceFirst("^http://[^/]+", "");
+            screen.open("/");
+            assertThat(page.locator("main")).containsText("Somebody else reads right front, hub to lip");
+        }
+        try (Screen screen = Screen.desk().signIn("milo")) {
+            Page page = screen.page;
+            screen.open(sheet);
+            page.locator("#in-RF").fill("14 1/4");
+            page.locator("#in-RF").press("Enter");
+            assertThat(page.locator("#says li").first()).containsText("Right front, hub to lip: probably misread");
+            assertThat(page.locator("#says li").first()).containsText("It says 14 3⁄4");
+        }
+    }
+
+    @Test
+    void another_sheet_is_chosen_to_compare_with() {
+        try (Screen screen = Screen.desk().signIn("orla")) {
+            Page page = screen.page;
+            screen.open("/jobs/" + Jobs.id("WU 9-016") + "/measure");
+            page.locator("#chip-RIM").click();
+            assertThat(page.locator("#arch-LF .fell summary")).containsText("↓ 1");
+            page.locator("#against").selectOption(new SelectOption().setLabel("First set-down"));
+            assertThat(page.locator(".compared")).containsText("They differ in tyre pressure left front");
+            assertThat(page.locator("#arch-LF .fell summary")).containsText("↓ 1⁄8");
+            assertThat(page.locator("#chip-RIM")).hasAttribute("aria-current", "true");
+            page.locator("#chip-HF").click();
+            assertThat(page.locator("#against option[selected]")).hasText("First set-down");
         }
     }
 }

@@ -22,7 +22,7 @@ import java.util.Set;
  * @param compared which sheets are compared
  */
 public record Judgement(
-        DropSheet drops, List<Suspect> suspects, Optional<Spot> settling, Adjustment adjustment, Pair compared) {
+        DropSheet drops, List<Suspect> suspects, Optional<Asked> settling, Adjustment adjustment, Pair compared) {
     /**
      * Two sheets of a job, counted from 0.
      *
@@ -77,8 +77,8 @@ public record Judgement(
             Adjustment adjustment = adjust(sheets);
             List<Suspect> suspects = adjustment.suspects();
             DropSheet drops = compare(sheets, adjustment);
-            Optional<Spot> settling = suspects.size() > 1 && !sheets.isEmpty()
-                    ? adjustment.settles(suspects, sheets.size() - 1)
+            Optional<Asked> settling = suspects.size() > 1 && !sheets.isEmpty()
+                    ? adjustment.settles(suspects, sheets.size() - 1).map(this::asked)
                     : Optional.empty();
             List<Finding> findings = new ArrayList<>(drops.findings());
             if (!suspects.isEmpty()) {
@@ -88,6 +88,11 @@ public record Judgement(
             findings.addAll(JobCheck.run(sheets, adjustment, compared, suspects, floorsUnused));
             findings.sort(Finding.WORST_FIRST);
             return new Judgement(drops.withFindings(findings), suspects, settling, adjustment, compared);
+        }
+
+        private Asked asked(Spot spot) {
+            HeightSheet newest = sheets.get(sheets.size() - 1);
+            return new Asked(spot, newest.get(spot.corner(), spot.method()) != null);
         }
 
         private Adjustment adjust(List<HeightSheet> any) {
@@ -121,7 +126,7 @@ public record Judgement(
                     .toList();
         }
 
-        private Finding finding(List<Suspect> suspects, Optional<Spot> settling) {
+        private Finding finding(List<Suspect> suspects, Optional<Asked> settling) {
             Suspect first = suspects.get(0);
             Spot spot = first.spot();
             if (suspects.size() > 1) {
@@ -139,7 +144,7 @@ public record Judgement(
                     sheets.get(first.sheet()).basis().stage());
         }
 
-        private Finding several(List<Suspect> suspects, Optional<Spot> settling) {
+        private Finding several(List<Suspect> suspects, Optional<Asked> settling) {
             Suspect first = suspects.get(0);
             Spot spot = first.spot();
             boolean oneSheet = suspects.stream().map(Suspect::sheet).distinct().count() == 1;
