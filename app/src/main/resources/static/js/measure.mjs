@@ -1,5 +1,6 @@
 // The walk: type, Enter, next arch. A text is kept on the device until the server has taken it.
 import { act, drafts, freshId, notice } from './app.mjs';
+import { tape } from './tape.mjs';
 
 const inputs = () => [...document.querySelectorAll('.spot .reading')];
 /** Nobody has read here yet. */
@@ -30,12 +31,14 @@ export function walk() {
   area.addEventListener('keydown', (e) => {
     if (!e.target.matches('.reading') || e.key !== 'Enter' || e.isComposing) return;
     e.preventDefault();
-    const input = e.target;
+    take(e.target);
+  });
+  function take(input) {
     if (input.value.trim() !== '' && (input.value !== input.dataset.kept || input.getAttribute('aria-invalid'))) {
       send(input);
     }
     onward(input);
-  });
+  }
   // A tap elsewhere sends as well: nobody has to hunt for a button.
   area.addEventListener('change', (e) => {
     const form = e.target.form;
@@ -110,12 +113,13 @@ export function walk() {
     }
   });
 
-  act('u', () => {
+  const undo = () => {
     const here = document.activeElement?.closest('.arch') || [...document.querySelectorAll('.arch')].reverse().find((a) => a.querySelector('.undo'));
     const own = here?.querySelector('.undo') ? here : here?.previousElementSibling;
     own?.querySelector('.undo')?.requestSubmit();
     own?.querySelector('.reading')?.focus();
-  });
+  };
+  act('u', undo);
   act('m', () => {
     const all = [...document.querySelectorAll('.chips a')];
     const at = all.findIndex((a) => a.getAttribute('aria-current'));
@@ -125,6 +129,7 @@ export function walk() {
   for (const input of inputs()) if (input.value !== input.dataset.kept && !input.classList.contains('dirty') && !input.getAttribute('aria-invalid')) input.dispatchEvent(new Event('input', { bubbles: true }));
   const first = inputs().find((i) => i.getAttribute('aria-invalid')) || inputs().find((i) => i.classList.contains('dirty')) || inputs().find(open) || null;
   if (first && !document.activeElement?.matches('.reading')) first.focus();
+  tape({ area, take, undo });
 }
 
 /** The field shows the typed text instead of the reading that stands, until it is taken. */

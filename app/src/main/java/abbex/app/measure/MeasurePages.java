@@ -109,6 +109,7 @@ class MeasurePages {
         page.addObject("compared", compared(o, findings, reader));
         page.addObject("fit", fit(o, reader));
         page.addObject("bases", bases(o));
+        page.addObject("tape", TapeFace.of(o.sheet().row()));
         page.addObject("sheets", o.all().sheets());
         // The tag speaks of the newest sheet against the first, whatever is compared below.
         Judgement whole = o.judged().compared().equals(o.all().whole())

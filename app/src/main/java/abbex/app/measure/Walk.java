@@ -13,6 +13,7 @@ import abbex.core.heights.Judgement;
 import abbex.core.heights.Method;
 import abbex.core.heights.Spot;
 import abbex.core.heights.Suspect;
+import abbex.core.units.Length;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.VehicleKind;
@@ -54,10 +55,13 @@ public record Walk(
      * @param shown whose reading stands where this person has none, in plain text
      * @param last the reading of the first sheet, when this is a later one
      * @param drop what it did, made safe; empty when it cannot be told
+     * @param spokenLast the same in plain text, as it is said aloud
      * @param sure how far the drop may be off, made safe
      * @param others what other people read here
      * @param problem why the text was not taken, made safe; empty when it was
      * @param offer what would be right
+     * @param lastNm the last reading's exact value; null when there is none
+     * @param startNm where the enlarged tape begins for this spot
      * @param suspect what all other readings say, made safe, when this one does not go with them
      */
     public record Arch(
@@ -68,6 +72,7 @@ public record Walk(
             String hero,
             String shown,
             String last,
+            String spokenLast,
             String drop,
             String sure,
             String how,
@@ -77,6 +82,8 @@ public record Walk(
             String problem,
             String offer,
             String suspect,
+            @Nullable Long lastNm,
+            long startNm,
             ArchDrawing drawing) {}
 
     /** A text that was not taken, to be shown again with its reason. */
@@ -117,10 +124,10 @@ public record Walk(
         Optional<ReadingRow> shown = mine.or(() -> rows.stream().findFirst());
         boolean refused = refusal != null && refusal.corner() == corner;
         Optional<SheetData> base = o.compared() ? Optional.of(o.base()) : Optional.empty();
-        String last = base.stream()
-                .flatMap(s -> s.at(corner, method).stream())
-                .findFirst()
-                .map(r -> Numerals.html(Numerals.reading(r.tapeReading())))
+        Optional<ReadingRow> lastRow =
+                base.stream().flatMap(s -> s.at(corner, method).stream()).findFirst();
+        Optional<ReadingRow> earlier = lastRow.or(() -> shown);
+        String last = lastRow.map(r -> Numerals.html(Numerals.reading(r.tapeReading())))
                 .orElse("");
         CornerDrop drop = judged.drops().corners().get(corner);
         String fell = !o.compared() || !drop.byMethod().containsKey(method)
@@ -146,6 +153,7 @@ public record Walk(
                         ? ""
                         : shown.map(r -> r.initials() + " " + r.raw()).orElse(""),
                 last,
+                earlier.map(r -> r.tapeReading().text().replace(" in", "")).orElse(""),
                 fell,
                 fell.isEmpty()
                         ? ""
@@ -162,7 +170,22 @@ public record Walk(
                 refused ? refusal.problem() : "",
                 refused ? refusal.offer() : "",
                 suspect(o.all(), sheet, Spot.of(corner, method), judged, reader, words),
+                earlier.map(r -> r.tapeReading().value().nm()).orElse(null),
+                start(o, corner, method, shown.or(() -> lastRow)),
                 ArchDrawing.of(corner, method, wheel(o.job(), corner, here, before), before, here));
+    }
+
+    /** Near what will be read: what stands here or stood before, else the corner across, else any, else what is usual. */
+    private static long start(MeasurePages.Opened o, Corner corner, Method method, Optional<ReadingRow> here) {
+        VehicleKind kind = o.job().vehicle().kind();
+        Length usual = method.usualFrom(kind).plus(method.usualTo(kind)).dividedBy(2);
+        return here.or(() -> o.sheet().at(corner.across(), method).stream().findFirst())
+                .or(() -> o.sheet().current().stream()
+                        .filter(r -> r.method() == method)
+                        .findFirst())
+                .map(r -> r.tapeReading().value())
+                .orElse(usual)
+                .nm();
     }
 
     /** The corner, and at the frame the point that is measured where somebody named it. */

@@ -57,6 +57,37 @@ class AdjustmentTest {
     }
 
     @Test
+    void does_not_depend_on_the_unit_it_is_written_in() {
+        Random random = new Random(36);
+        for (int i = 0; i < 50; i++) {
+            List<HeightSheet> sheets = new DrawnJob(random, FOUR, 2).sheets();
+            List<HeightSheet> metric = sheets.stream()
+                    .map(s -> HeightSheet.of(
+                            SheetState.NOT_TAKEN,
+                            readings(s).stream()
+                                    .map(AdjustmentTest::inMillimetres)
+                                    .toList()))
+                    .toList();
+            for (Corner corner : Corner.values()) {
+                assertEquals(drop(sheets, corner, Method.RIM), drop(metric, corner, Method.RIM));
+            }
+        }
+    }
+
+    /** What was read on a 1/16 in tape, written in millimetres. */
+    private static Reading inMillimetres(Reading reading) {
+        String text = TapeText.number(reading.value(), LengthUnit.MILLIMETRE) + " mm";
+        TapeReading again = TapeText.parse(
+                        text,
+                        LengthUnit.INCH,
+                        Graduation.SIXTEENTH_INCH,
+                        reading.spot().method().allowed())
+                .asReading()
+                .orElseThrow();
+        return Reading.of(reading.spot(), again);
+    }
+
+    @Test
     void a_mirrored_car_has_a_mirrored_answer() {
         Random random = new Random(32);
         for (int i = 0; i < 50; i++) {

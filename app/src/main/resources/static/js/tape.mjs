@@ -1,0 +1,264 @@
+// The enlarged inch, or centimetre: tap the mark you see. It writes into the reading field that is in work, as a keyboard would.
+import { act, drafts } from './app.mjs';
+
+const SVG = 'http://www.w3.org/2000/svg';
+/** A finger in a wet glove: no mark has less room than this. */
+const ROOM = 48;
+/** So much of a gap on either side belongs to the mark; what is left in the middle is "between two". */
+const NEAR = 0.36;
+
+export function tape({ area, take, undo }) {
+  const panel = document.getElementById('tape');
+  const inch = panel.querySelector('.inch');
+  const title = panel.querySelector('.tape-title');
+  const last = panel.querySelector('.tape-last');
+  const value = panel.querySelector('.tape-value');
+  const status = panel.querySelector('.tape-status');
+  const toggle = document.getElementById('tape-toggle');
+  const aloud = document.getElementById('aloud-toggle');
+  const marks = Number(panel.dataset.marks);
+  const unit = Number(panel.dataset.unit);
+  const metric = panel.dataset.metric === 'true';
+  const at = { corner: '', whole: 0, mark: null, side: '' };
+  let rows = [];
+
+  const field = () => document.getElementById('in-' + at.corner);
+  const say = (text) => { status.textContent = text; };
+
+  /** The reading as it would be typed. */
+  function text() {
+    if (at.mark === null) return '';
+    const total = at.whole * marks + at.mark;
+    const size = Math.abs(total);
+    const sign = total < 0 ? '-' : '';
+    if (metric) return sign + String(size * 10 / marks) + at.side + panel.dataset.suffix;
+    const whole = Math.floor(size / marks);
+    let [n, d] = [size % marks, marks];
+    while (n && n % 2 === 0) { n /= 2; d /= 2; }
+    return sign + (whole || !n ? whole : '') + (n ? (whole ? ' ' : '') + n + '/' + d : '') + at.side + panel.dataset.suffix;
+  }
+
+  const pretty = (typed) => typed.replace('-', '−').replace(/(\d+)\/(\d+)/, '$1⁄$2');
+  function show(typed) {
+    value.replaceChildren();
+    const parts = pretty(typed).match(/^(.*?)(\d+⁄\d+)?([^⁄\d]*)$/);
+    value.append(parts ? parts[1].trimEnd() : pretty(typed));
+    if (parts?.[2]) { const f = document.createElement('span'); f.className = 'frac'; f.textContent = parts[2]; value.append(f); }
+    if (parts?.[3]) value.append(parts[3]);
+    value.classList.toggle('none', typed === '');
+    if (typed === '') value.textContent = '–';
+  }
+
+  /** The field that is in work: its name, its last value, and the unit of tape to begin with. */
+  function turnTo(input) {
+    at.corner = input.closest('.spot').dataset.corner;
+    const data = input.dataset;
+    title.textContent = input.getAttribute('aria-label');
+    last.textContent = data.last ? 'last ' + pretty(data.last) : 'nothing to compare with yet';
+    at.whole = Math.floor(Number(data.start) / unit);
+    at.side = '';
+    // A reading that stands on a mark is shown there.
+    const total = Number(data.start) / unit * marks - at.whole * marks;
+    at.mark = input.value && input.value === data.kept && Math.abs(total - Math.round(total)) < 1e-6 ? Math.round(total) : null;
+    say('');
+    show(input.value || '');
+    draw();
+  }
+
+  function write() {
+    const input = field();
+    if (!input) return;
+    input.value = text();
+    input.dispatchEvent(new CustomEvent('input', { bubbles: true, detail: 'tape' }));
+    show(input.value);
+    draw();
+  }
+
+  function choose(mark, side) {
+    at.whole += Math.floor(mark / marks);
+    at.mark = ((mark % marks) + marks) % marks;
+    at.side = side;
+    say('');
+    write();
+  }
+
+  function nudge(by) {
+    at.whole += by;
+    if (at.mark === null) draw(); else write();
+  }
+
+  // ---- drawing
+  function make(name, attributes, parent, content) {
+    const e = document.createElementNS(SVG, name);
+    for (const [key, v] of Object.entries(attributes)) e.setAttribute(key, v);
+    if (content !== undefined) e.textContent = content;
+    parent.append(e);
+    return e;
+  }
+  function length(mark) {
+    if (mark % marks === 0) return 78;
+    const steps = metric ? [[2, 56], [10, 38], [20, 26]] : [[2, 62], [4, 50], [8, 38], [16, 28], [32, 20], [64, 14]];
+    return (steps.find(([part]) => (mark * part) % marks === 0) || [0, 14])[1];
+  }
+  function label(mark) {
+    if (metric) return mark % (marks / 10) === 0 && mark % marks !== 0 ? String(mark / (marks / 10)) : '';
+    let [n, d] = [mark, marks];
+    while (n && n % 2 === 0) { n /= 2; d /= 2; }
+    return mark % marks === 0 || d > 16 ? '' : `${n}⁄${d}`;
+  }
+  function draw() {
+    if (panel.hidden || !inch.clientWidth) return;
+    const pad = 30;
+    const width = inch.clientWidth;
+    let per = marks;
+    while ((width - 2 * pad) / per < ROOM && per > 2 && per % 2 === 0) per /= 2;
+    const gap = (width - 2 * pad) / per;
+    const height = 132;
+    inch.replaceChildren();
+    rows = [];
+    for (let from = 0; from < marks; from += per) {
+      const svg = make('svg', { width, height, 'aria-hidden': 'true' }, inch);
+      row(svg, from, from + per, pad, gap, height);
+      rows.push({ svg, from, per, pad, gap });
+    }
+    spoken();
+  }
+  function row(svg, from, to, pad, gap, height) {
+    const x = (mark) => pad + (mark - from) * gap;
+    if (at.mark !== null && at.mark >= from && at.mark <= to) {
+      const shift = at.side === '+' ? gap / 4 : at.side === '-' ? -gap / 4 : 0;
+      make('rect', { class: 'chosen', x: x(at.mark) + shift - gap * (at.side ? 0.2 : 0.42), y: 1, width: gap * (at.side ? 0.4 : 0.84), height: height - 2 }, svg);
+    }
+    const before = Number(field()?.dataset.lastnm);
+    if (Number.isFinite(before) && field().dataset.last) {
+      const m = (before / unit - at.whole) * marks;
+      if (m >= from - 0.5 && m <= to + 0.5) make('path', { class: 'lasttick', d: `M${x(m)} 1V${height - 2}` }, svg);
+    }
+    for (let mark = from; mark <= to; mark++) {
+      const chosen = at.mark === mark && !at.side;
+      make('path', { class: chosen ? 'mark on' : 'mark', 'stroke-width': length(mark) > 40 ? 3 : 2, d: `M${x(mark)} 1v${length(mark)}` }, svg);
+      const whole = mark % marks === 0;
+      const words = whole ? String((at.whole + mark / marks) * (metric ? 10 : 1)).replace('-', '−') : label(mark);
+      make('text', { x: x(mark), y: whole ? height - 14 : length(mark) + 24, class: whole ? 'whole' : length(mark) > 36 ? 'frac long' : 'frac' }, svg, words);
+    }
+  }
+  function spoken() {
+    for (const button of panel.querySelectorAll('.nudge')) {
+      const to = String((at.whole + Number(button.dataset.by)) * (metric ? 10 : 1)).replace('-', '−');
+      button.querySelector('span').textContent = to;
+      button.setAttribute('aria-label', `${to}, a whole one ${button.dataset.by > 0 ? 'more' : 'less'}`);
+    }
+    const now = at.whole * marks + (at.mark ?? 0);
+    inch.setAttribute('aria-valuenow', String(now));
+    inch.setAttribute('aria-valuetext', text() || 'no mark chosen');
+    for (const b of panel.querySelectorAll('[data-side]')) b.setAttribute('aria-pressed', String(b.dataset.side === at.side));
+  }
+
+  // ---- fingers: one at a time, and only what ends as a tap or a slide along the tape
+  const down = new Set();
+  let finger = null;
+  let spoiled = false;
+  function place(e) {
+    const found = rows.find(({ svg }) => { const box = svg.getBoundingClientRect(); return e.clientY >= box.top && e.clientY <= box.bottom; })
+      || (finger !== null ? rows[rows.length - 1] : null);
+    if (!found) return null;
+    const f = Math.min(Math.max((e.clientX - found.svg.getBoundingClientRect().left - found.pad) / found.gap, 0), found.per);
+    const under = Math.floor(f);
+    const part = f - under;
+    if (part < NEAR) return [found.from + under, ''];
+    if (part > 1 - NEAR) return [found.from + under + 1, ''];
+    return part < 0.5 ? [found.from + under, '+'] : [found.from + under + 1, '-'];
+  }
+  document.addEventListener('pointerdown', (e) => {
+    down.add(e.pointerId);
+    if (down.size > 1 && finger !== null) { spoiled = true; say('Two fingers at once: nothing was taken.'); }
+  }, true);
+  const lift = (e) => { down.delete(e.pointerId); if (down.size === 0) spoiled = false; };
+  inch.addEventListener('pointerdown', (e) => {
+    if (finger !== null || down.size > 1) { spoiled = true; say('Two fingers at once: nothing was taken.'); return; }
+    finger = e.pointerId;
+    e.preventDefault();
+  });
+  inch.addEventListener('pointerup', (e) => {
+    if (e.pointerId === finger) {
+      finger = null;
+      const hit = spoiled ? null : place(e);
+      if (hit) choose(...hit);
+    }
+    lift(e);
+  });
+  inch.addEventListener('pointercancel', (e) => {
+    if (e.pointerId === finger) { finger = null; if (!spoiled) say('That became a scroll: nothing was taken.'); }
+  });
+  for (const end of ['pointerup', 'pointercancel']) document.addEventListener(end, lift);
+
+  inch.addEventListener('keydown', (e) => {
+    const now = at.mark ?? 0;
+    const moves = { ArrowRight: () => choose(now + (at.mark === null ? 0 : 1), ''), ArrowUp: () => choose(now + (at.mark === null ? 0 : 1), ''), ArrowLeft: () => choose(now - 1, ''), ArrowDown: () => choose(now - 1, ''),
+      PageUp: () => nudge(1), PageDown: () => nudge(-1), Enter: () => take(field()) };
+    if (moves[e.key]) { e.preventDefault(); moves[e.key](); }
+  });
+  panel.addEventListener('click', (e) => {
+    const by = e.target.closest('[data-by]')?.dataset.by;
+    const side = e.target.closest('[data-side]')?.dataset.side;
+    if (by) nudge(Number(by));
+    if (side) {
+      if (at.mark === null) say('Tap a mark first, then past it or short of it.');
+      else choose(at.mark, at.side === side ? '' : side);
+    }
+    if (e.target.closest('[data-take]')) {
+      if (field()?.value.trim()) take(field()); else say('Tap the mark that you see.');
+    }
+    if (e.target.closest('[data-undo]')) undo();
+    if (e.target.closest('[data-aloud]')) readAloud(!panel.classList.contains('aloud'));
+  });
+
+  // ---- which field
+  area.addEventListener('focusin', (e) => {
+    if (e.target.matches('.reading') && e.target.closest('.spot').dataset.corner !== at.corner) turnTo(e.target);
+  });
+  area.addEventListener('input', (e) => {
+    if (e.detail === 'tape' || !e.target.matches('.reading')) return;
+    at.mark = null;
+    at.side = '';
+    show(e.target.value);
+    draw();
+  });
+  document.body.addEventListener('htmx:oobAfterSwap', () => { keyboard(); if (!panel.hidden && field() && field().value === '') { show(''); } });
+
+  /** The field with the focus, else the one that had it, else the first that is empty. */
+  const inWork = () => (document.activeElement?.matches('.reading') && document.activeElement)
+    || field() || [...area.querySelectorAll('.reading')].find((i) => i.value === '') || area.querySelector('.reading');
+
+  // ---- shown or not
+  /** A tablet's own keyboard stays down while the tape is up; one that is plugged in types as ever. */
+  function keyboard() {
+    for (const input of area.querySelectorAll('.reading')) input.inputMode = panel.hidden ? 'text' : 'none';
+  }
+  function open(up, remember) {
+    panel.hidden = !up;
+    toggle.setAttribute('aria-pressed', String(up));
+    keyboard();
+    if (!up) readAloud(false);
+    if (remember) drafts.put('tape', up);
+    if (up) { turnTo(inWork()); draw(); }
+  }
+  /** So large that a second person reads it across the car: corner, method, value, last value. */
+  function readAloud(up) {
+    panel.classList.toggle('aloud', up);
+    aloud.setAttribute('aria-pressed', String(up));
+    if (up && panel.hidden) open(true, false);
+    document.documentElement.classList.toggle('held', up);
+    draw();
+    if (up) field()?.focus({ preventScroll: true });
+  }
+  toggle.addEventListener('click', () => { open(panel.hidden, true); field()?.focus(); });
+  aloud.addEventListener('click', () => readAloud(!panel.classList.contains('aloud')));
+  document.addEventListener('keydown', (e) => { if (e.key === 'Escape' && panel.classList.contains('aloud')) readAloud(false); });
+  act('t', () => toggle.click());
+  act('r', () => aloud.click());
+  new ResizeObserver(draw).observe(inch);
+  toggle.hidden = aloud.hidden = false;
+  at.corner = inWork().closest('.spot').dataset.corner;
+  open(drafts.get('tape') ?? matchMedia('(pointer: coarse)').matches, false);
+}
