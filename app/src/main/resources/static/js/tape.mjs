@@ -19,8 +19,11 @@ export function tape({ area, take, undo }) {
   const marks = Number(panel.dataset.marks);
   const unit = Number(panel.dataset.unit);
   const metric = panel.dataset.metric === 'true';
+  const suffix = panel.dataset.suffix || '';
   const at = { corner: '', whole: 0, mark: null, side: '' };
   let rows = [];
+  /** The whole unit of what was written last. */
+  let recent = null;
 
   const field = () => document.getElementById('in-' + at.corner);
   const say = (text) => { status.textContent = text; };
@@ -31,18 +34,18 @@ export function tape({ area, take, undo }) {
     const total = at.whole * marks + at.mark;
     const size = Math.abs(total);
     const sign = total < 0 ? '-' : '';
-    if (metric) return sign + String(size * 10 / marks) + at.side + panel.dataset.suffix;
+    if (metric) return sign + String(size * 10 / marks) + at.side + suffix;
     const whole = Math.floor(size / marks);
     let [n, d] = [size % marks, marks];
     while (n && n % 2 === 0) { n /= 2; d /= 2; }
-    return sign + (whole || !n ? whole : '') + (n ? (whole ? ' ' : '') + n + '/' + d : '') + at.side + panel.dataset.suffix;
+    return sign + (whole || !n ? whole : '') + (n ? (whole ? ' ' : '') + n + '/' + d : '') + at.side + suffix;
   }
 
   const pretty = (typed) => typed.replace('-', '−').replace(/(\d+)\/(\d+)/, '$1⁄$2');
   function show(typed) {
     value.replaceChildren();
     const parts = pretty(typed).match(/^(.*?)(\d+⁄\d+)?([^⁄\d]*)$/);
-    value.append(parts ? parts[1].trimEnd() : pretty(typed));
+    value.append(parts ? parts[1] : pretty(typed));
     if (parts?.[2]) { const f = document.createElement('span'); f.className = 'frac'; f.textContent = parts[2]; value.append(f); }
     if (parts?.[3]) value.append(parts[3]);
     value.classList.toggle('none', typed === '');
@@ -55,7 +58,9 @@ export function tape({ area, take, undo }) {
     const data = input.dataset;
     title.textContent = input.getAttribute('aria-label');
     last.textContent = data.last ? 'last ' + pretty(data.last) : 'nothing to compare with yet';
-    at.whole = Math.floor(Number(data.start) / unit);
+    // Without a last value here the tape begins where it was read just now: the page knows that only a moment later.
+    const nothing = !data.last && input.value === '';
+    at.whole = nothing && recent !== null ? recent : Math.floor(Number(data.start) / unit);
     at.side = '';
     // A reading that stands on a mark is shown there.
     const total = Number(data.start) / unit * marks - at.whole * marks;
@@ -136,7 +141,7 @@ export function tape({ area, take, undo }) {
     }
     for (let mark = from; mark <= to; mark++) {
       const chosen = at.mark === mark && !at.side;
-      make('path', { class: chosen ? 'mark on' : 'mark', 'stroke-width': length(mark) > 40 ? 3 : 2, d: `M${x(mark)} 1v${length(mark)}` }, svg);
+      make('path', { class: chosen ? 'mark on' : 'mark', 'data-mark': mark, 'stroke-width': length(mark) > 40 ? 3 : 2, d: `M${x(mark)} 1v${length(mark)}` }, svg);
       const whole = mark % marks === 0;
       const words = whole ? String((at.whole + mark / marks) * (metric ? 10 : 1)).replace('-', '−') : label(mark);
       make('text', { x: x(mark), y: whole ? height - 14 : length(mark) + 24, class: whole ? 'whole' : length(mark) > 36 ? 'frac long' : 'frac' }, svg, words);
@@ -215,6 +220,8 @@ export function tape({ area, take, undo }) {
 
   // ---- which field
   area.addEventListener('focusin', (e) => {
+    const written = field()?.value.match(/^-?\d+/)?.[0];
+    if (written) recent = at.mark === null ? Math.floor(Number(written) / (metric ? 10 : 1)) : at.whole;
     if (e.target.matches('.reading') && e.target.closest('.spot').dataset.corner !== at.corner) turnTo(e.target);
   });
   area.addEventListener('input', (e) => {

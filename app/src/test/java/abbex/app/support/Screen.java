@@ -26,13 +26,12 @@ public final class Screen implements AutoCloseable {
     private final List<String> complaints = new ArrayList<>();
 
     private Screen(int width, int height, ColorScheme light) {
-        context = browser()
-                .newContext(new Browser.NewContextOptions()
-                        .setViewportSize(width, height)
-                        .setColorScheme(light)
-                        // A certificate that was made for a test is nobody's to vouch for.
-                        .setIgnoreHTTPSErrors(true)
-                        .setLocale("en-GB"));
+        this(new Browser.NewContextOptions().setViewportSize(width, height).setColorScheme(light));
+    }
+
+    private Screen(Browser.NewContextOptions options) {
+        // A certificate that was made for a test is nobody's to vouch for.
+        context = browser().newContext(options.setIgnoreHTTPSErrors(true).setLocale("en-GB"));
         page = context.newPage();
         page.setDefaultTimeout(20_000);
         page.onConsoleMessage(m -> {
@@ -75,6 +74,15 @@ public final class Screen implements AutoCloseable {
 
     public static Screen desk() {
         return new Screen(1280, 800, ColorScheme.LIGHT);
+    }
+
+    /** A tablet upright, touched by fingers. */
+    public static Screen tablet() {
+        return new Screen(new Browser.NewContextOptions()
+                .setViewportSize(800, 1280)
+                .setColorScheme(ColorScheme.LIGHT)
+                .setHasTouch(true)
+                .setIsMobile(true));
     }
 
     public static Screen of(int width, int height, boolean dim) {
