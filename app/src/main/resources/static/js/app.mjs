@@ -115,4 +115,5 @@ document.addEventListener('keydown', (e) => {
   if (acts[key]) { e.preventDefault(); acts[key](); }
 });
 
+if (person) import('./queue.mjs');
 if (document.getElementById('walk')) import('./measure.mjs').then((m) => m.walk());

@@ -1,5 +1,6 @@
 // The walk: type, Enter, next arch. A text is kept on the device until the server has taken it.
 import { act, drafts, freshId, notice } from './app.mjs';
+import { queue } from './queue.mjs';
 import { tape } from './tape.mjs';
 
 const inputs = () => [...document.querySelectorAll('.spot .reading')];
@@ -17,7 +18,10 @@ export function walk() {
       input.value = kept.raw; input.form.elements.client.value = kept.client; dirty(input);
       notice('A reading that had not been taken yet is back in its field.');
       // It had been sent without an answer: the same text goes again under the same id, and counts once.
-      if (kept.sent) queueMicrotask(() => send(input));
+      if (kept.sent) {
+        input.form.dataset.sent = input.value;
+        queue.ready.then(() => { if (!queue.has(kept.client)) send(input); });
+      }
     }
   }
   area.addEventListener('input', (e) => {
@@ -57,17 +61,26 @@ export function walk() {
   function send(input) {
     const form = input.form;
     form.dataset.sent = input.value;
+    form.dataset.typed = String(Date.now());
     drafts.put(name(corner(input)), { raw: input.value, client: form.elements.client.value, sent: true });
-    form.requestSubmit();
+    // What waits goes first: the order in which it was typed is kept.
+    if (queue.holding()) hold(form, input.value); else form.requestSubmit();
   }
 
-  // What got no answer waits and is sent again, under the same id, until it has one.
-  const waiting = new Set();
-  function waits(c) {
-    waiting.add(c);
-    notice(`Not stored yet: ${[...waiting].join(', ')}. Kept on this device and sent again by itself.`);
-    setTimeout(() => { const input = document.getElementById('in-' + c); if (waiting.has(c) && input) send(input); }, 3000);
+  /** What got no answer waits on the device under the same id until it has one. */
+  function hold(form, raw) {
+    const { corner: c, method, client } = form.elements;
+    queue.put({ url: form.getAttribute('action'), corner: c.value, method: method.value, raw, client: client.value, typedAt: Number(form.dataset.typed) || Date.now() });
   }
+  document.addEventListener('abbex:stored', (e) => {
+    for (const r of e.detail) {
+      const mine = drafts.get(`reading:${r.url.split('/')[4]}:${r.method}:${r.corner}`);
+      if (r.status === 200 && mine?.client === r.client) drafts.drop(`reading:${r.url.split('/')[4]}:${r.method}:${r.corner}`);
+      if (r.status !== 200) notice(`${r.corner}: “${r.raw}” could not be taken. It is in its field again.`);
+    }
+    const news = document.getElementById('news').getAttribute('hx-get').replace(/stamp=-?\d+/, 'stamp=-1');
+    window.htmx.ajax('GET', news, { target: '#news', swap: 'none' });
+  });
 
   function onward(input) {
     const all = inputs();
@@ -98,9 +111,7 @@ export function walk() {
     if (!c) return;
     const status = e.detail.xhr.status;
     if (form.matches('.spot')) {
-      if (status === 0 || status >= 500) { waits(c); return; }
-      waiting.delete(c);
-      if (waiting.size) notice(`Not stored yet: ${[...waiting].join(', ')}. Kept on this device and sent again by itself.`);
+      if (status === 0 || status >= 500) { hold(form, e.detail.requestConfig.parameters.raw); return; }
     }
     if (status === 200) {
       const now = document.getElementById('in-' + c);

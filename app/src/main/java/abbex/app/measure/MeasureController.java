@@ -12,6 +12,8 @@ import abbex.core.heights.Method;
 import abbex.core.heights.Stage;
 import abbex.core.vehicle.Corner;
 import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -27,6 +29,9 @@ import org.springframework.web.servlet.ModelAndView;
 /** The walk round the vehicle: type a reading, Enter, next arch. */
 @Controller
 public class MeasureController {
+    /** What waited longer is taken as typed so long ago. */
+    private static final Duration LONGEST_WAIT = Duration.ofDays(30);
+
     private final Jobs jobs;
     private final Sheets sheets;
     private final MeasurePages pages;
@@ -105,12 +110,20 @@ public class MeasureController {
             @RequestParam String method,
             @RequestParam(defaultValue = "") String raw,
             @RequestParam UUID client,
+            @RequestParam(required = false) @Nullable UUID by,
+            @RequestParam(defaultValue = "0") long ago,
             @RequestHeader(name = "HX-Request", required = false) String htmx) {
         MeasurePages.Opened opened = pages.open(me, id, sheetId, against);
         Corner where = corner(corner);
         Method how = MeasurePages.method(method);
         SheetRow sheet = opened.sheet().row();
-        Sheets.Outcome outcome = sheets.take(me, sheet, where, how, raw, client, clock.instant());
+        if (by != null && !by.equals(me.id())) {
+            // What waited on a device goes under the sign-in of who typed it, whoever holds the device now.
+            ModelAndView nobody = new ModelAndView("measure :: nothing");
+            nobody.setStatus(HttpStatus.CONFLICT);
+            return nobody;
+        }
+        Sheets.Outcome outcome = sheets.take(me, sheet, where, how, raw, client, typed(sheet, ago));
         Walk.Refusal refusal = null;
         if (outcome instanceof Sheets.Outcome.Refused refused) {
             refusal = new Walk.Refusal(
@@ -123,6 +136,13 @@ public class MeasureController {
                     where, raw, Numerals.html(words.say("problem.sent.other", Reader.of(me), other.raw())), "");
         }
         return answer(me, opened, where, how, refusal, htmx);
+    }
+
+    /** When it was typed, by how long it waited: a device's own clock may be a day off. */
+    private Instant typed(SheetRow sheet, long ago) {
+        Instant now = clock.instant();
+        Instant typed = now.minusMillis(Math.min(Math.max(ago, 0), LONGEST_WAIT.toMillis()));
+        return typed.isBefore(sheet.madeAt()) ? sheet.madeAt() : typed;
     }
 
     @PostMapping("/jobs/{id}/sheets/{sheetId}/undo")

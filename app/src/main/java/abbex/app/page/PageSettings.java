@@ -1,5 +1,6 @@
 package abbex.app.page;
 
+import abbex.app.people.DeviceKeys;
 import abbex.app.people.People;
 import abbex.app.people.Person;
 import abbex.app.people.SignedIn;
@@ -41,8 +42,10 @@ class PageSettings implements WebMvcConfigurer {
     private static final String ATTRIBUTE = PageSettings.class.getName() + ".me";
 
     private final People people;
+    private final DeviceKeys deviceKeys;
 
-    PageSettings(People people) {
+    PageSettings(People people, DeviceKeys deviceKeys) {
+        this.deviceKeys = deviceKeys;
         this.people = people;
     }
 
@@ -91,6 +94,7 @@ class PageSettings implements WebMvcConfigurer {
                             .ifPresent(me -> view.addObject("me", me)
                                     .addObject("reader", Reader.of(me))
                                     .addObject("here", here(request))
+                                    .addObject("deviceKey", deviceKeys.of(me.id()))
                                     .addObject("leads", leads()));
                 }
             }
