@@ -115,5 +115,18 @@ document.addEventListener('keydown', (e) => {
   if (acts[key]) { e.preventDefault(); acts[key](); }
 });
 
+// Pages that were opened stay on the device for this person; another's, or a signed-out one's, go.
+if (isSecureContext && 'serviceWorker' in navigator) {
+  caches.keys().then((names) => names.filter((n) => n.startsWith('pages-') && n !== 'pages-' + person).forEach((n) => caches.delete(n)));
+  if (person) navigator.serviceWorker.register('/sw.js').then(() => navigator.serviceWorker.ready).then(async () => {
+    if (!navigator.serviceWorker.controller) await new Promise((there) => navigator.serviceWorker.addEventListener('controllerchange', there, { once: true }));
+    // What the page is made of, the page itself, and the same sheet by every method: they may be all there is for an hour.
+    if (!document.getElementById('walk') || !navigator.onLine) return;
+    const parts = performance.getEntriesByType('resource').map((r) => r.name).filter((n) => /\/(js|fonts|webjars)\/|\.(css|svg)(#|$)/.test(n));
+    const pages = [location.href, ...[...document.querySelectorAll('.chips a, .stages a')].map((a) => a.href)];
+    for (const href of new Set([...parts, ...pages])) await fetch(href).catch(() => {});
+    document.documentElement.dataset.kept = 'true';
+  });
+}
 if (person) import('./queue.mjs');
 if (document.getElementById('walk')) import('./measure.mjs').then((m) => m.walk());

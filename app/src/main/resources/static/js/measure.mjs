@@ -67,16 +67,27 @@ export function walk() {
     if (queue.holding()) hold(form, input.value); else form.requestSubmit();
   }
 
-  /** What got no answer waits on the device under the same id until it has one. */
-  function hold(form, raw) {
+  /** What got no answer waits on the device, sealed, under the same id until it has one. */
+  async function hold(form, raw) {
     const { corner: c, method, client } = form.elements;
-    queue.put({ url: form.getAttribute('action'), corner: c.value, method: method.value, raw, client: client.value, typedAt: Number(form.dataset.typed) || Date.now() });
+    const sealed = await queue.put({ url: form.getAttribute('action'), corner: c.value, method: method.value, raw, client: client.value, typedAt: Number(form.dataset.typed) || Date.now() });
+    if (sealed && drafts.get(name(c.value))?.client === client.value) drafts.drop(name(c.value));
   }
+  /** What waits is in its field, as it was typed. */
+  queue.ready.then(() => {
+    for (const e of queue.of(area.dataset.sheet, area.dataset.method)) {
+      const input = document.getElementById('in-' + e.corner);
+      if (input.classList.contains('dirty')) continue;
+      input.value = e.raw; input.form.elements.client.value = e.client; input.form.dataset.sent = e.raw;
+      dirty(input);
+    }
+  });
   document.addEventListener('abbex:stored', (e) => {
-    for (const r of e.detail) {
-      const mine = drafts.get(`reading:${r.url.split('/')[4]}:${r.method}:${r.corner}`);
-      if (r.status === 200 && mine?.client === r.client) drafts.drop(`reading:${r.url.split('/')[4]}:${r.method}:${r.corner}`);
-      if (r.status !== 200) notice(`${r.corner}: “${r.raw}” could not be taken. It is in its field again.`);
+    for (const r of e.detail.filter((one) => one.status !== 200)) {
+      notice(`${r.corner}: “${r.raw}” could not be taken. It is in its field again.`);
+      drafts.put(`reading:${r.url.split('/')[4]}:${r.method}:${r.corner}`, { raw: r.raw, client: r.client });
+      const input = document.getElementById('in-' + r.corner);
+      if (r.method === area.dataset.method && r.url.includes(area.dataset.sheet)) { delete input.form.dataset.sent; input.value = r.raw; dirty(input); }
     }
     const news = document.getElementById('news').getAttribute('hx-get').replace(/stamp=-?\d+/, 'stamp=-1');
     window.htmx.ajax('GET', news, { target: '#news', swap: 'none' });
@@ -137,7 +148,12 @@ export function walk() {
     all[(at + 1) % all.length].click();
   });
   // What was typed before this script was there is kept as well, and whoever types already is not sent elsewhere.
-  for (const input of inputs()) if (input.value !== input.dataset.kept && !input.classList.contains('dirty') && !input.getAttribute('aria-invalid')) input.dispatchEvent(new Event('input', { bubbles: true }));
+  for (const input of inputs()) {
+    if (input.value === input.dataset.kept || input.classList.contains('dirty') || input.getAttribute('aria-invalid')) continue;
+    // Enter was faster than this script: it is on its way already, and its answer may take the field.
+    if (input.form.classList.contains('htmx-request')) input.form.dataset.sent = input.value;
+    else input.dispatchEvent(new Event('input', { bubbles: true }));
+  }
   const first = inputs().find((i) => i.getAttribute('aria-invalid')) || inputs().find((i) => i.classList.contains('dirty')) || inputs().find(open) || null;
   if (first && !document.activeElement?.matches('.reading')) first.focus();
   tape({ area, take, undo });

@@ -90,15 +90,18 @@ async function one() {
 export const queue = {
   ready: null,
   holding: () => waiting.length > 0,
+  /** What waits for a sheet by a method. */
+  of: (sheet, method) => waiting.filter((e) => e.url.split('/')[4] === sheet && e.method === method),
   has: (client) => waiting.some((e) => e.client === client),
   async put(entry) {
-    if (this.has(entry.client)) return;
+    if (this.has(entry.client)) return !loose;
     waiting.push(entry);
     waiting.sort((a, b) => a.typedAt - b.typedAt);
     if (!loose) try { await keep(entry); } catch { loose = true; }
     said();
     others?.postMessage('waits');
     later();
+    return !loose;
   },
   /** One tab at a time, so that nothing goes twice and the order stays. */
   async drain() {

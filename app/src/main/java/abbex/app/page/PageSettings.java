@@ -90,6 +90,10 @@ class PageSettings implements WebMvcConfigurer {
                 if (view != null
                         && view.getViewName() != null
                         && !view.getViewName().startsWith("redirect:")) {
+                    // A device keeps a page for whom it was made, and for nobody else.
+                    me(request)
+                            .ifPresent(me ->
+                                    response.setHeader("X-Abbex-Person", me.id().toString()));
                     me(request)
                             .ifPresent(me -> view.addObject("me", me)
                                     .addObject("reader", Reader.of(me))

@@ -59,6 +59,7 @@ class SecuritySettings {
                 .authorizeHttpRequests(a -> a.requestMatchers(
                                 "/sign-in",
                                 "/app.css",
+                                "/sw.js",
                                 "/js/**",
                                 "/fonts/**",
                                 "/webjars/**",

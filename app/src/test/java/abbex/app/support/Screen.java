@@ -24,6 +24,7 @@ public final class Screen implements AutoCloseable {
     public final BrowserContext context;
     public final Page page;
     private final List<String> complaints = new ArrayList<>();
+    private boolean offline;
 
     private Screen(int width, int height, ColorScheme light) {
         this(new Browser.NewContextOptions().setViewportSize(width, height).setColorScheme(light));
@@ -36,6 +37,7 @@ public final class Screen implements AutoCloseable {
         page.setDefaultTimeout(20_000);
         page.onConsoleMessage(m -> {
             if (m.type().equals("error")
+                    && !(offline && m.text().startsWith("htmx:"))
                     && !m.text().startsWith("Failed to load resource")
                     && !m.text().startsWith("Response Status Error Code")) {
                 complaints.add(m.text());
@@ -43,7 +45,7 @@ public final class Screen implements AutoCloseable {
         });
         page.onPageError(complaints::add);
         page.onRequestFailed(r -> {
-            if (!String.valueOf(r.failure()).contains("ERR_ABORTED")) {
+            if (!offline && !String.valueOf(r.failure()).contains("ERR_ABORTED")) {
                 complaints.add(r.url() + " " + r.failure());
             }
         });
@@ -107,6 +109,20 @@ public final class Screen implements AutoCloseable {
                         .map(c -> new Cookie(c.name, c.value).setUrl(Shop.address()))
                         .toList());
         return this;
+    }
+
+    /** Cuts this browser off from the network, or lets it back. */
+    public void alone(boolean cut) {
+        context.setOffline(cut);
+        offline = cut || offline;
+    }
+
+    /** The session of somebody else, as a sign-in on this device would bring it. */
+    public void as(String name) {
+        if (!SESSIONS.containsKey(name)) {
+            Screen.desk().signIn(name).close();
+        }
+        context.addCookies(SESSIONS.get(name));
     }
 
     public void open(String path) {

@@ -1,0 +1,61 @@
+// Without a network the pages that were opened come from this device; nothing is answered from it while there is one.
+const STATIC = 'static-1';
+const PAGES = 'pages-';
+const WAIT = 6000;
+
+self.addEventListener('install', () => self.skipWaiting());
+self.addEventListener('activate', (e) => e.waitUntil(self.clients.claim()));
+
+const isPage = (path) => path === '/' || /^\/jobs\/[0-9a-f-]{36}\/(sheets\/[0-9a-f-]{36}|sheet)$/.test(path);
+const isStatic = (path) => /^\/(js|fonts|webjars)\//.test(path) || /^\/(app\.css|icons\.svg|shapes\.svg|favicon\.svg)$/.test(path);
+
+self.addEventListener('fetch', (e) => {
+  const url = new URL(e.request.url);
+  if (e.request.method !== 'GET' || url.origin !== location.origin) return;
+  if (isStatic(url.pathname)) e.respondWith(fixed(e));
+  else if (e.request.mode === 'navigate' || isPage(url.pathname) && !e.request.headers.has('HX-Request')) e.respondWith(page(e.request, url));
+});
+
+/** Fonts, styles and scripts: the network's when there is one, so that a newer program is never held back. */
+async function fixed(e) {
+  const kept = await caches.open(STATIC);
+  try {
+    const answer = await fetch(e.request);
+    if (answer.ok) e.waitUntil(kept.put(e.request, answer.clone()));
+    return answer;
+  } catch (gone) {
+    const had = await kept.match(e.request, { ignoreVary: true });
+    if (had) return had;
+    throw gone;
+  }
+}
+
+async function page(request, url) {
+  try {
+    const answer = await Promise.race([fetch(request), new Promise((_, no) => { setTimeout(() => no(new Error('slow')), navigator.onLine ? 60000 : WAIT); })]);
+    if (answer.status === 200 && !answer.redirected && isPage(url.pathname)) {
+      const owner = answer.headers.get('X-Abbex-Person');
+      if (owner) await (await caches.open(PAGES + owner)).put(url.href, answer.clone());
+    }
+    return answer;
+  } catch (gone) {
+    return (await kept(url)) || nothing();
+  }
+}
+
+/** The page itself; else the same sheet by another method; else the newest page of the job. */
+async function kept(url) {
+  for (const name of (await caches.keys()).filter((n) => n.startsWith(PAGES))) {
+    const pages = await caches.open(name);
+    const same = await pages.match(url.href) || await pages.match(url.href, { ignoreSearch: true });
+    if (same) return same;
+    const job = url.pathname.match(/^\/jobs\/[0-9a-f-]{36}\//)?.[0];
+    const all = job ? (await pages.keys()).filter((r) => new URL(r.url).pathname.startsWith(job + 'sheets/')) : [];
+    if (all.length) return Response.redirect(all[all.length - 1].url);
+  }
+  return null;
+}
+function nothing() {
+  return new Response('<!doctype html><html lang="en"><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>No network · Abbex</title><link rel="stylesheet" href="/app.css"><main class="sheet-page"><h1>No network</h1><p>This page was not opened on this device before. What was typed is kept; jobs that were opened still open.</p><p><a href="/">The floor</a></p></main></html>',
+    { status: 503, headers: { 'Content-Type': 'text/html; charset=utf-8' } });
+}

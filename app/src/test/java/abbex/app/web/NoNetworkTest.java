@@ -1,0 +1,218 @@
+package abbex.app.web;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import abbex.app.support.Screen;
+import abbex.app.support.Shop;
+import com.microsoft.playwright.Page;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.springframework.jdbc.core.simple.JdbcClient;
+
+/** A corner of the shop without a network: what was opened stays, what is typed is kept, each reading counts once. */
+@ExtendWith(Shop.class)
+class NoNetworkTest {
+    private static final String[] WALK = {"LF", "RF", "RR", "LR"};
+    private static final String[] METHODS = {"HF", "GF", "RIM", "FG", "TG"};
+
+    private static String receive(Screen screen) {
+        screen.open("/arrive");
+        String plate = "NN " + System.nanoTime() % 1_000_000;
+        screen.page.locator("#plate").fill(plate);
+        screen.page.locator("#name").fill("test hatch");
+        screen.page.keyboard().press("Enter");
+        assertThat(screen.page.locator("html")).hasAttribute("data-kept", "true");
+        return plate;
+    }
+
+    private record Row(String corner, String method, String raw, String initials, Instant at) {}
+
+    /** All rows ever written for a plate, in the order in which they were stored. */
+    private static List<Row> rows(String plate) {
+        return Shop.bean(JdbcClient.class)
+                .sql("""
+                        select r.corner, r.method, r.raw, p.initials, r.taken_at from reading r
+                          join person p on p.id = r.person_id join sheet s on s.id = r.sheet_id
+                          join job j on j.id = s.job_id join vehicle v on v.id = j.vehicle_id
+                         where v.plate = :plate order by r.taken_at, r.id
+                        """)
+                .param("plate", plate)
+                .query((row, n) -> new Row(
+                        row.getString(1),
+                        row.getString(2),
+                        row.getString(3),
+                        row.getString(4),
+                        row.getTimestamp(5).toInstant()))
+                .list();
+    }
+
+    private static void type(Page page, String corner, String text) {
+        page.locator("#in-" + corner).fill(text);
+        page.locator("#in-" + corner).press("Enter");
+    }
+
+    @Test
+    void thirty_readings_and_reloads_without_a_network_are_stored_once_each_and_in_order() {
+        try (Screen screen = Screen.desk().signIn("orla")) {
+            Page page = screen.page;
+            String plate = receive(screen);
+            screen.alone(true);
+            List<String> typed = new ArrayList<>();
+            int n = 0;
+            for (String method : METHODS) {
+                page.locator("#chip-" + method).click();
+                assertThat(page.locator("#walk")).hasAttribute("data-method", method);
+                assertThat(page.locator("#tape-toggle")).isVisible();
+                for (String corner : WALK) {
+                    String text = (method.equals("GF") ? 26 : method.equals("RIM") ? 23 : method.equals("HF") ? 14 : 5)
+                            + " " + (2 * (n++ % 7) + 1) + "/16";
+                    type(page, corner, text);
+                    typed.add(corner + " " + method + " " + text);
+                    assertThat(page.locator("#waits")).containsText(n == 1 ? "1 reading waits" : n + " readings wait");
+                }
+            }
+            // The page comes back without a network, with what waits in its fields; ten are corrected.
+            page.reload();
+            assertThat(page.locator("#waits")).hasText("20 readings wait");
+            assertThat(page.locator("#in-LF")).hasValue(typed.get(16).split(" ", 3)[2]);
+            for (int i = 0; i < 10; i++) {
+                String corner = WALK[i % 4];
+                String text = "6 " + (2 * (i % 7) + 1) + "/16";
+                type(page, corner, text);
+                typed.add(corner + " TG " + text);
+                assertThat(page.locator("#waits")).containsText(21 + i + " readings wait");
+            }
+            screen.alone(false);
+            assertThat(page.locator("#waits")).isHidden();
+            assertThat(page.locator(".arch.taken")).hasCount(4);
+            List<String> stored = rows(plate).stream()
+                    .map(r -> r.corner() + " " + r.method() + " " + r.raw())
+                    .toList();
+            assertEquals(typed, stored);
+            assertFalse(rows(plate).stream().anyMatch(r -> !r.initials().equals("OV")));
+        }
+    }
+
+    @Test
+    void two_tabs_send_what_waits_once() {
+        try (Screen screen = Screen.desk().signIn("orla")) {
+            Page page = screen.page;
+            String plate = receive(screen);
+            screen.alone(true);
+            for (String corner : WALK) {
+                type(page, corner, "14 1/8");
+            }
+            assertThat(page.locator("#waits")).hasText("4 readings wait");
+            Page other = screen.context.newPage();
+            other.navigate(page.url());
+            assertThat(other.locator("#waits")).hasText("4 readings wait");
+            screen.alone(false);
+            assertThat(page.locator("#waits")).isHidden();
+            assertThat(other.locator("#waits")).isHidden();
+            assertThat(other.locator(".arch.taken")).hasCount(4);
+            assertEquals(4, rows(plate).size());
+        }
+    }
+
+    /** What waits is orla's: jorun on the same device neither reads nor sends it; orla's next sign-in does. */
+    @Test
+    void a_signed_out_device_keeps_what_waits_for_who_typed_it() {
+        try (Screen screen = Screen.desk().signIn("orla")) {
+            Page page = screen.page;
+            String plate = receive(screen);
+            String sheet = page.url();
+            screen.alone(true);
+            type(page, "LF", "14 3/16");
+            type(page, "RF", "14 5/16");
+            assertThat(page.locator("#waits")).hasText("2 readings wait");
+            Object plain = page.evaluate("() => JSON.stringify({...localStorage})");
+            assertFalse(String.valueOf(plain).contains("14 3/16"), "nothing that waits is left readable: " + plain);
+            String shelf = String.valueOf(page.evaluate("""
+                    () => new Promise((done) => { const o = indexedDB.open('abbex-waits'); o.onsuccess = () => {
+                      const all = o.result.transaction('waits').objectStore('waits').getAll();
+                      all.onsuccess = () => done(JSON.stringify(all.result.map((r) => [r.person, new TextDecoder('latin1').decode(r.data)]))); }; })
+                    """));
+            assertTrue(shelf.contains("[") && !shelf.contains("14 3/16"), shelf);
+            // Somebody else signs in before there was a way to send: a session of jorun's on this device.
+            screen.context.clearCookies();
+            screen.alone(false);
+            screen.as("jorun");
+            page.navigate(sheet);
+            assertThat(page.locator(".who")).hasText("JB");
+            assertThat(page.locator("#waits")).isHidden();
+            assertEquals("", page.locator("#in-LF").inputValue());
+            assertEquals(
+                    1L,
+                    ((Number) page.evaluate(
+                                    "() => caches.keys().then((n) => n.filter((x) => x.startsWith('pages-')).length)"))
+                            .longValue(),
+                    "orla's pages are gone from the device");
+            page.waitForTimeout(4000);
+            assertEquals(0, rows(plate).size());
+            screen.context.clearCookies();
+            screen.as("orla");
+            page.navigate(sheet);
+            assertThat(page.locator(".arch.taken")).hasCount(2);
+            assertEquals(
+                    List.of("OV", "OV"), rows(plate).stream().map(Row::initials).toList());
+        }
+    }
+
+    /** The device's clock is a day ahead; what waited was typed a minute ago by the shop's clock. */
+    @Test
+    void a_device_clock_a_day_off_changes_nothing() {
+        try (Screen screen = Screen.desk().signIn("orla")) {
+            Page page = screen.page;
+            page.addInitScript("const now = Date.now; Date.now = () => now() + 86400000;");
+            String plate = receive(screen);
+            screen.alone(true);
+            type(page, "LF", "14 3/16");
+            assertThat(page.locator("#waits")).isVisible();
+            screen.alone(false);
+            assertThat(page.locator("#waits")).isHidden();
+            Instant at = rows(plate).get(0).at();
+            assertTrue(Math.abs(java.time.Duration.between(at, Instant.now()).toMinutes()) < 5, at.toString());
+        }
+    }
+
+    /** Somebody else read the same spots meanwhile: both stand beside each other. */
+    @Test
+    void what_others_wrote_meanwhile_stands_beside_it() {
+        try (Screen screen = Screen.desk().signIn("orla");
+                Screen beside = Screen.desk().signIn("jorun")) {
+            Page page = screen.page;
+            String plate = receive(screen);
+            screen.alone(true);
+            type(page, "LF", "14 3/16");
+            assertThat(page.locator("#waits")).isVisible();
+            beside.page.navigate(page.url());
+            type(beside.page, "LF", "14 1/4");
+            assertThat(beside.page.locator("#arch-LF.taken")).isVisible();
+            screen.alone(false);
+            assertThat(page.locator("#waits")).isHidden();
+            assertThat(page.locator("#arch-LF .others")).containsText("JB 14");
+            assertEquals(2, rows(plate).size());
+        }
+    }
+
+    @Test
+    void a_device_that_keeps_nothing_says_so_and_still_sends() {
+        try (Screen screen = Screen.desk().signIn("orla")) {
+            Page page = screen.page;
+            page.addInitScript("IDBFactory.prototype.open = () => { throw new Error('forbidden'); };");
+            String plate = receive(screen);
+            screen.alone(true);
+            type(page, "LF", "14 3/16");
+            assertThat(page.locator("#notice")).containsText("This device keeps nothing: leave this page open");
+            screen.alone(false);
+            assertThat(page.locator("#waits")).isHidden();
+            assertEquals(1, rows(plate).size());
+        }
+    }
+}
