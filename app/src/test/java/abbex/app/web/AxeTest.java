@@ -1,5 +1,6 @@
 package abbex.app.web;
 
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 
 import abbex.app.support.Jobs;
@@ -46,6 +47,11 @@ class AxeTest {
             screen.open("/jobs/" + half + "/measure");
             screen.page.locator("#in-RR").fill("25 7/15");
             screen.page.locator("#in-RR").press("Enter");
+            screen.page.locator("#tape-toggle").click();
+            assertThat(screen.page.locator("#tape")).isVisible();
+            screen.page.locator("#aloud-toggle").click();
+            look(screen, null, found);
+            screen.page.locator("[data-aloud]").click();
             screen.page.locator("#bad-RR .offer").waitFor();
             look(screen, null, found);
         }
