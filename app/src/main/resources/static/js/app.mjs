@@ -126,6 +126,10 @@ if (isSecureContext && 'serviceWorker' in navigator) {
     const pages = [location.href, ...[...document.querySelectorAll('.chips a, .stages a')].map((a) => a.href)];
     for (const href of new Set([...parts, ...pages])) await fetch(href).catch(() => {});
     document.documentElement.dataset.kept = 'true';
+  }).catch(() => {
+    if (sessionStorage.getItem('abbex:untrusted')) return;
+    sessionStorage.setItem('abbex:untrusted', 'said');
+    notice('This device does not trust the certificate of the shop: without a network this page would not come back. What is typed is kept all the same.');
   });
 }
 if (person) import('./queue.mjs');

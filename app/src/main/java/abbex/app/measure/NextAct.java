@@ -47,13 +47,13 @@ class NextAct {
         if (again.isPresent()) {
             return new Progress(summary, again.get(), detail, "look", readings, false);
         }
-        Optional<String> left = missing(before, before, reader);
+        Optional<String> left = missing(before, before, sheets.rules().walk(), reader);
         if (now.isEmpty() || now.get().isEmpty()) {
             String act =
                     left.isPresent() && now.isEmpty() ? left.get() : words.say(now.isEmpty() ? "next.fit" : "next.now");
             return new Progress(summary, act, worst.isPresent() ? detail : job.kit(), mark, readings, false);
         }
-        Optional<String> toRead = missing(before, now.get(), reader);
+        Optional<String> toRead = missing(before, now.get(), sheets.rules().walk(), reader);
         if (toRead.isPresent()) {
             return new Progress(summary, toRead.get(), detail, mark, readings, false);
         }
@@ -83,11 +83,11 @@ class NextAct {
     }
 
     /** The first spot in walking order that is still to read, of a method that is begun on the sheet if there is one. */
-    private Optional<String> missing(HeightSheet before, HeightSheet sheet, Reader reader) {
+    private Optional<String> missing(HeightSheet before, HeightSheet sheet, List<Corner> walk, Reader reader) {
         return Stream.of(Method.values())
                 .filter(before::has)
                 .sorted(Comparator.comparing(method -> !sheet.has(method)))
-                .flatMap(method -> Corner.WALK.stream()
+                .flatMap(method -> walk.stream()
                         .filter(c -> before.at(c, method).isPresent() || before == sheet)
                         .filter(c -> sheet.at(c, method).isEmpty())
                         .map(c -> words.say("next.spot", reader, c, method)))

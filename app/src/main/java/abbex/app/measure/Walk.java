@@ -100,7 +100,7 @@ public record Walk(
                                 .filter(c -> here.at(c, m).isPresent())
                                 .count()))
                 .toList();
-        List<Arch> arches = Corner.WALK.stream()
+        List<Arch> arches = o.all().rules().walk().stream()
                 .map(corner -> arch(o, here, before, corner, method, me, reader, words, refusal))
                 .toList();
         return new Walk(o.job().id(), sheet.row().id(), o.keep(), method, chips, arches, next(here, before, method));

@@ -29,6 +29,7 @@ public class Audit {
         EXPORTED,
         CUSTOMER_BLANKED,
         LIMITS_SET,
+        WALK_SET,
         FLOOR_SURVEYED,
         FLOOR_TAKEN_BACK
     }

@@ -9,24 +9,30 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 
 /**
- * A key for each person, with which a device seals what it keeps for them while there is no network: 256 random bits that
- * never change, so that what waits can still be opened after the next sign-in. Only that person's pages carry it.
+ * A key for each person, with which a device seals what it keeps for them while there is no network: 256 random bits, made
+ * with the person and never changed, so that what waits can still be opened after the next sign-in or a restored backup. Only
+ * that person's pages carry it.
  */
 @Service
 public class DeviceKeys {
     private static final int BYTES = 32;
-
-    private static final String KEEP = "update person set device_key = :key where id = :person and device_key is null";
+    private static final SecureRandom RANDOM = new SecureRandom();
 
     private static final String READ = "select device_key from person where id = :person";
 
     private final JdbcClient jdbc;
-    private final SecureRandom random = new SecureRandom();
     private final LoadingCache<UUID, String> kept =
             Caffeine.newBuilder().maximumSize(1000).build(this::load);
 
     DeviceKeys(JdbcClient jdbc) {
         this.jdbc = jdbc;
+    }
+
+    /** A new one, in Base64. */
+    static String fresh() {
+        byte[] bytes = new byte[BYTES];
+        RANDOM.nextBytes(bytes);
+        return Base64.getEncoder().encodeToString(bytes);
     }
 
     /** In Base64. */
@@ -35,12 +41,6 @@ public class DeviceKeys {
     }
 
     private String load(UUID person) {
-        byte[] bytes = new byte[BYTES];
-        random.nextBytes(bytes);
-        jdbc.sql(KEEP)
-                .param("key", Base64.getEncoder().encodeToString(bytes))
-                .param("person", person.toString())
-                .update();
         return jdbc.sql(READ)
                 .param("person", person.toString())
                 .query(String.class)

@@ -86,8 +86,9 @@ public class People {
         UUID id = Ids.fresh();
         jdbc.sql("""
                 insert into person (id, shop_id, sign_in_name, display_name, initials, role, password_hash, must_change,
-                                    active, unit, tape, zone, theme, single_keys)
-                values (:id, :shop, :name, :display, :initials, :role, :hash, :must, true, :unit, :tape, :zone, :theme, :keys)
+                                    active, unit, tape, zone, theme, single_keys, device_key)
+                values (:id, :shop, :name, :display, :initials, :role, :hash, :must, true, :unit, :tape, :zone, :theme, :keys,
+                        :device)
                 """)
                 .param("id", id.toString())
                 .param("shop", shop.toString())
@@ -102,6 +103,7 @@ public class People {
                 .param("zone", likes.zone().getId())
                 .param("theme", likes.theme())
                 .param("keys", likes.singleKeys())
+                .param("device", DeviceKeys.fresh())
                 .update();
         return id;
     }

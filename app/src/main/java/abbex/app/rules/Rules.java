@@ -28,6 +28,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
@@ -47,6 +49,10 @@ public class Rules {
             """;
 
     private static final String DROP_LIMIT = "delete from shop_limit where shop_id = :shop and name = :name";
+
+    private static final String WALK = "select walk from shop where id = :shop";
+
+    private static final String SET_WALK = "update shop set walk = :walk where id = :shop";
 
     private static final String SURVEYS = """
             select f.id, f.bay, f.since, f.made_at, p.display_name, d.corner, d.raw, d.nm
@@ -109,7 +115,27 @@ public class Rules {
             typed.put(limit, row.getString("raw"));
             own.put(limit, Length.ofNm(row.getLong("nm")));
         });
-        return new ShopRules(Limits.of(own), typed, surveys(shop), Repeatability.pooled(repeats(shop)));
+        return new ShopRules(Limits.of(own), typed, surveys(shop), Repeatability.pooled(repeats(shop)), walk(shop));
+    }
+
+    private List<Corner> walk(UUID shop) {
+        String walk = jdbc.sql(WALK)
+                .param("shop", shop.toString())
+                .query(String.class)
+                .single();
+        return Stream.of(walk.split(" ")).map(Corner::valueOf).toList();
+    }
+
+    void walk(Person by, List<Corner> order) {
+        String walk = order.stream().map(Enum::name).collect(Collectors.joining(" "));
+        once.executeWithoutResult(status -> {
+            jdbc.sql(SET_WALK)
+                    .param("walk", walk)
+                    .param("shop", by.shop().toString())
+                    .update();
+            audit.add(by, Audit.What.WALK_SET, walk);
+        });
+        kept.invalidate(by.shop());
     }
 
     private List<FloorSurvey> surveys(UUID shop) {

@@ -18,6 +18,7 @@ import java.time.LocalDate;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -83,6 +84,26 @@ class RulesController {
         return lengths;
     }
 
+    /** A way round the vehicle to choose. */
+    public record Way(String name, boolean chosen) {}
+
+    @PostMapping("/rules/walk")
+    ModelAndView walk(@Me Person me, @RequestParam(defaultValue = "") String walk) {
+        for (List<Corner> one : ShopRules.walks()) {
+            if (value(one).equals(walk)) {
+                rules.walk(me, one);
+                return new ModelAndView("redirect:/rules?kept=walk");
+            }
+        }
+        LengthForm form = new LengthForm(me, words, Map.of());
+        form.problem("walk", words.say("problem.choice.unknown", Reader.of(me), walk));
+        return page(me, form);
+    }
+
+    private static String value(List<Corner> walk) {
+        return walk.stream().map(Enum::name).collect(Collectors.joining(" "));
+    }
+
     @PostMapping("/rules/floors")
     ModelAndView floor(@Me Person me, @RequestParam Map<String, String> typed) {
         LengthForm form = new LengthForm(me, words, typed);
@@ -127,6 +148,11 @@ class RulesController {
                 "floors",
                 own.newest().stream()
                         .map(survey -> FloorDrawing.of(survey, reader, words))
+                        .toList());
+        page.addObject(
+                "walks",
+                ShopRules.walks().stream()
+                        .map(walk -> new Way(value(walk), walk.equals(own.walk())))
                         .toList());
         page.addObject("corners", Corner.WALK);
         page.addObject("form", form);

@@ -4,7 +4,10 @@ import abbex.core.heights.Floor;
 import abbex.core.heights.Limit;
 import abbex.core.heights.Limits;
 import abbex.core.heights.Repeatability;
+import abbex.core.vehicle.Corner;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -19,10 +22,32 @@ import java.util.TreeMap;
  * @param typed its own limits as typed
  * @param surveys all floor surveys, the oldest first
  * @param repeatability how well it finds the points of each method
+ * @param walk the corners in the order in which it walks round a vehicle
  */
 public record ShopRules(
-        Limits limits, Map<Limit, String> typed, List<FloorSurvey> surveys, Repeatability repeatability) {
-    public static final ShopRules USUAL = new ShopRules(Limits.USUAL, Map.of(), List.of(), Repeatability.USUAL);
+        Limits limits,
+        Map<Limit, String> typed,
+        List<FloorSurvey> surveys,
+        Repeatability repeatability,
+        List<Corner> walk) {
+    public static final ShopRules USUAL =
+            new ShopRules(Limits.USUAL, Map.of(), List.of(), Repeatability.USUAL, Corner.WALK);
+
+    /** Every way round: from each corner in either direction. */
+    static List<List<Corner>> walks() {
+        List<List<Corner>> walks = new ArrayList<>();
+        for (boolean onward : new boolean[] {true, false}) {
+            for (Corner first : Corner.WALK) {
+                List<Corner> walk = new ArrayList<>(Corner.WALK);
+                if (!onward) {
+                    Collections.reverse(walk);
+                }
+                Collections.rotate(walk, -walk.indexOf(first));
+                walks.add(List.copyOf(walk));
+            }
+        }
+        return List.copyOf(walks);
+    }
 
     /** The bay's floor on a day: of the surveys that were true then the latest, a newer entry before an older one. */
     public Optional<Floor> floor(String bay, LocalDate day) {

@@ -155,4 +155,29 @@ class RulesTest {
         // (10 x 0.79375² + 12 x 0.42) / 22 = 0.5156; its root 0.72 mm is reckoned with.
         assertTrue(twelve.contains("<b>0.72 mm</b>"), twelve);
     }
+
+    @Test
+    void the_shop_s_own_way_round() {
+        String job = job();
+        String arrived = where(lead.get("/jobs/" + job + "/measure"));
+        assertTrue(order(lead.get(arrived).body(), "LF", "RF", "RR", "LR"));
+        assertEquals(302, lead.post("/rules/walk", "walk", "RF LF LR RR").statusCode());
+        assertTrue(order(lead.get(arrived).body(), "RF", "LF", "LR", "RR"));
+        read(lead, arrived, "HF", "14");
+        assertTrue(lead.get("/").body().contains("Measure right front, hub to lip"), "the next act goes that way too");
+        HttpResponse<String> across = lead.post("/rules/walk", "walk", "LF RR RF LR");
+        assertEquals(422, across.statusCode());
+        assertTrue(across.body().contains("Read “LF RR RF LR”: that is not among the choices."));
+    }
+
+    private static boolean order(String page, String... corners) {
+        int at = 0;
+        for (String corner : corners) {
+            at = page.indexOf("id=\"arch-" + corner + "\"", at);
+            if (at < 0) {
+                return false;
+            }
+        }
+        return true;
+    }
 }

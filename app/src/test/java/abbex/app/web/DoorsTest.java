@@ -175,6 +175,7 @@ class DoorsTest {
             "/keys/{key}/revoke",
             "/rules",
             "/rules/limits",
+            "/rules/walk",
             "/rules/floors",
             "/rules/floors/take-back");
 

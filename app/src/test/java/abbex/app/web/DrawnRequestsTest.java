@@ -84,6 +84,7 @@ class DrawnRequestsTest {
             post("/keys", 0.3, "name", ""),
             post("/keys/{key}/revoke", 0.2, "", ""),
             post("/rules/limits", 0.3, "SIDES_GOOD SIDES_ACCEPT TWIST_CAR RIM TREAD", ""),
+            post("/rules/walk", 0.2, "", "walk"),
             post("/rules/floors", 0.5, "bay since LF RF RR LR", ""),
             post("/rules/floors/take-back", 0.2, "bay", ""),
             get("/rules", "kept"),

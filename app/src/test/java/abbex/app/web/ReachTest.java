@@ -114,6 +114,7 @@ class ReachTest {
             tablet.page.waitForURL(address + "/");
             assertTrue(tablet.context.cookies().stream().allMatch(c -> c.secure && c.httpOnly), "only over HTTPS");
             assertEquals(true, tablet.page.evaluate("isSecureContext"));
+            assertThat(tablet.page.locator("#notice")).containsText("This device does not trust the certificate");
             tablet.page.navigate(address + "/arrive");
             tablet.page.locator("#plate").fill("TL " + System.nanoTime() % 1_000_000);
             tablet.page.locator("#name").fill("test hatch");
