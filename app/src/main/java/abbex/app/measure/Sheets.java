@@ -46,10 +46,10 @@ public class Sheets {
              where e.shop_id = :shop and s.job_id in (:jobs) order by e.id
             """;
 
-    /** Rows are only ever added, so their number tells whether anything is new. */
     /** No vehicle is measured more often in one stay (ours, against a button that is held). */
     private static final int MOST_SHEETS = 30;
 
+    /** Rows are only ever added, so their number tells whether anything is new. */
     private static final String STAMP = """
             select (select count(*) from reading r join sheet s on s.id = r.sheet_id
                      where s.shop_id = :shop and s.job_id = :job)
