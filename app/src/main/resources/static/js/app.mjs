@@ -117,7 +117,7 @@ document.addEventListener('keydown', (e) => {
 
 // Pages that were opened stay on the device for this person; another's, or a signed-out one's, go.
 if (isSecureContext && 'serviceWorker' in navigator) {
-  caches.keys().then((names) => names.filter((n) => n.startsWith('pages-') && n !== 'pages-' + person).forEach((n) => caches.delete(n)));
+  if (person || location.pathname === '/sign-in') caches.keys().then((names) => names.filter((n) => n.startsWith('pages-') && n !== 'pages-' + person).forEach((n) => caches.delete(n)));
   if (person) navigator.serviceWorker.register('/sw.js').then(() => navigator.serviceWorker.ready).then(async () => {
     if (!navigator.serviceWorker.controller) await new Promise((there) => navigator.serviceWorker.addEventListener('controllerchange', there, { once: true }));
     // What the page is made of, the page itself, and the same sheet by every method: they may be all there is for an hour.

@@ -12,6 +12,8 @@ let waiting = [];
 /** Where nothing can be kept on the device, it is held here until the page goes. */
 let loose = false;
 let timer = null;
+/** The sign-in of this page is over, or is somebody else's by now: nothing goes until that is mended. */
+let stranger = false;
 
 const asked = (request) => new Promise((done, failed) => { request.onsuccess = () => done(request.result); request.onerror = () => failed(request.error); });
 let shelf = null;
@@ -54,6 +56,10 @@ function said() {
   sign.hidden = waiting.length === 0;
   sign.textContent = waiting.length === 1 ? '1 reading waits' : `${waiting.length} readings wait`;
   if (!waiting.length) return;
+  if (stranger) {
+    notice('What waits belongs to who typed it and goes under that sign-in only. It is kept.', location.pathname + location.search, 'Sign in and go on');
+    return;
+  }
   const corners = [...new Set(waiting.map((e) => e.corner))];
   notice(loose
     ? `Not stored yet: ${corners.join(', ')}. This device keeps nothing: leave this page open, it is sent again by itself.`
@@ -75,12 +81,8 @@ async function one() {
   const done = [];
   for (const e of [...waiting]) {
     const status = await send(e);
-    if (status === 0 || status >= 500) break;
-    if ([401, 403, 409].includes(status)) {
-      notice('What waits belongs to who typed it and goes under that sign-in only. It is kept.', location.pathname + location.search, 'Sign in and go on');
-      clearTimeout(timer);
-      return done;
-    }
+    if (status === 0 || status === 409 || status >= 500) break;
+    if ([401, 403, 412].includes(status)) { stranger = true; break; }
     await forget(e);
     done.push({ ...e, status });
   }
@@ -105,12 +107,12 @@ export const queue = {
   },
   /** One tab at a time, so that nothing goes twice and the order stays. */
   async drain() {
-    if (!person) return;
+    if (!person || stranger) return;
     let done = [];
     const work = async (lock) => { if (lock) done = await one(); };
     if (navigator.locks && !loose) await navigator.locks.request('abbex-waits', { ifAvailable: true }, work); else await work(true);
     said();
-    if (waiting.length) later();
+    if (waiting.length && !stranger) later();
     if (done.length) {
       if (!waiting.length) document.getElementById('notice').hidden = true;
       document.dispatchEvent(new CustomEvent('abbex:stored', { detail: done }));

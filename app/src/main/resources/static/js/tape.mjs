@@ -214,7 +214,7 @@ export function tape({ area, take, undo }) {
     if (e.target.closest('[data-take]')) {
       if (field()?.value.trim()) take(field()); else say('Tap the mark that you see.');
     }
-    if (e.target.closest('[data-undo]')) undo();
+    if (e.target.closest('[data-undo]')) { field()?.focus({ preventScroll: true }); undo(); }
     if (e.target.closest('[data-aloud]')) readAloud(!panel.classList.contains('aloud'));
   });
 

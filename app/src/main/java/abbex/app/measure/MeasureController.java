@@ -120,7 +120,7 @@ public class MeasureController {
         if (by != null && !by.equals(me.id())) {
             // What waited on a device goes under the sign-in of who typed it, whoever holds the device now.
             ModelAndView nobody = new ModelAndView("measure :: nothing");
-            nobody.setStatus(HttpStatus.CONFLICT);
+            nobody.setStatus(HttpStatus.PRECONDITION_FAILED);
             return nobody;
         }
         Sheets.Outcome outcome = sheets.take(me, sheet, where, how, raw, client, typed(sheet, ago));

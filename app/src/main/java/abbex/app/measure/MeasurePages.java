@@ -79,7 +79,7 @@ class MeasurePages {
     /**
      * Opens a sheet.
      *
-     * @param against the sheet to compare it with; the first when it is null or nothing that can be
+     * @param against the sheet to compare it with; the first when it is null
      */
     Opened open(Person me, UUID id, UUID sheetId, @Nullable UUID against) {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);

@@ -141,7 +141,10 @@ public class Words {
     }
 
     private static String micro(double mm) {
-        return BigDecimal.valueOf(mm).setScale(3, RoundingMode.HALF_UP).toPlainString() + " mm";
+        return BigDecimal.valueOf(mm)
+                        .setScale(3, RoundingMode.HALF_UP)
+                        .toPlainString()
+                        .replace('-', '−') + " mm";
     }
 
     private String word(Object value, Reader reader) {

@@ -124,7 +124,7 @@ class RulesTest {
         assertFalse(page.contains("another bay"));
         String sheet = lead.get("/jobs/" + job + "/sheet?unit=mm").body();
         assertEquals(6, sheet.split("<span>↓\u00a030\u00a0mm</span>", -1).length - 1, "all four corners and both ends");
-        assertTrue(sheet.contains("Floor or a moved lip brought -2.500 mm of it"), sheet);
+        assertTrue(sheet.contains("Floor or a moved lip brought −2.500 mm of it"), sheet);
         // Another survey of that bay that holds from a later day on says nothing of this sheet.
         lead.post("/rules/floors", "bay", "High", "since", "2199-01-01", "LF", "0", "RF", "0", "RR", "0", "LR", "0");
         assertTrue(lead.get(down + "?method=GF").body().contains("The diagonal held"));

@@ -11,6 +11,7 @@ import com.microsoft.playwright.Page;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -213,6 +214,47 @@ class NoNetworkTest {
             screen.alone(false);
             assertThat(page.locator("#waits")).isHidden();
             assertEquals(1, rows(plate).size());
+        }
+    }
+
+    /** The sign-in ended, or the person was deactivated, while readings waited: it is said, they stay, and go after the next. */
+    @Test
+    void a_sign_in_that_ended_meanwhile_is_said_and_nothing_is_lost() {
+        try (Screen screen = Screen.desk().signIn("orla")) {
+            Page page = screen.page;
+            String plate = receive(screen);
+            screen.alone(true);
+            type(page, "LF", "14 3/16");
+            assertThat(page.locator("#waits")).isVisible();
+            screen.context.clearCookies();
+            screen.alone(false);
+            // What waits and the asking for news both hear of it; whichever speaks last says what to do.
+            Pattern said =
+                    Pattern.compile("(goes under that sign-in only|Your session has ended).*kept.*Sign in and go on");
+            assertThat(page.locator("#notice")).containsText(said);
+            page.waitForTimeout(4000);
+            assertThat(page.locator("#notice")).containsText(said);
+            assertThat(page.locator("#waits")).hasText("1 reading waits");
+            assertEquals(0, rows(plate).size());
+            screen.as("orla");
+            page.locator("#notice a").click();
+            assertThat(page.locator("#arch-LF.taken")).isVisible();
+            assertEquals(1, rows(plate).size());
+        }
+    }
+
+    /** A page of trouble is no sign-out: what was kept for the person stays. */
+    @Test
+    void trouble_does_not_throw_the_kept_pages_away() {
+        try (Screen screen = Screen.desk().signIn("orla")) {
+            Page page = screen.page;
+            receive(screen);
+            String sheet = page.url();
+            screen.open("/no-such-page");
+            assertThat(page.locator("h1")).containsText("There is nothing here");
+            screen.alone(true);
+            page.navigate(sheet);
+            assertThat(page.locator("#walk")).isVisible();
         }
     }
 }

@@ -105,6 +105,11 @@ class TapeTest {
         page.locator("#in-LR").tap();
         tap(page.locator("[data-undo]"));
         assertThat(page.locator(".arch.taken")).hasCount(3);
+        // It is the arch in work that is taken back, not the last one.
+        page.locator("#in-LF").tap();
+        tap(page.locator("[data-undo]"));
+        assertThat(page.locator("#arch-LF.taken")).hasCount(0);
+        assertThat(page.locator("#arch-RR.taken")).hasCount(1);
     }
 
     @Test
