@@ -23,6 +23,7 @@ import org.springframework.security.web.authentication.LoginUrlAuthenticationEnt
 import org.springframework.security.web.authentication.SavedRequestAwareAuthenticationSuccessHandler;
 import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
 import org.springframework.security.web.savedrequest.HttpSessionRequestCache;
+import org.springframework.session.jdbc.MySqlJdbcIndexedSessionRepositoryCustomizer;
 
 /** Who may come in, and what a browser may do with our pages. */
 @Configuration
@@ -33,6 +34,12 @@ class SecuritySettings {
     @Bean
     PasswordEncoder passwordEncoder() {
         return new BCryptPasswordEncoder();
+    }
+
+    /** Two first requests of a fresh session write the same attribute at once; the second one's write is no error. */
+    @Bean
+    MySqlJdbcIndexedSessionRepositoryCustomizer attributesWrittenTwice() {
+        return new MySqlJdbcIndexedSessionRepositoryCustomizer();
     }
 
     @Bean

@@ -14,6 +14,9 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.session.Session;
+import org.springframework.session.SessionRepository;
+import org.springframework.session.jdbc.JdbcIndexedSessionRepository;
 
 /** A lead's people, the lock after five misses, the list of who did what. */
 @ExtendWith(Shop.class)
@@ -223,5 +226,24 @@ class AccountsTest {
                     .body();
             assertTrue(page.contains("href=\"/\">Stay as you are"), back);
         }
+    }
+
+    /** Two requests of a session that is new to both write the same attribute: neither is an error. */
+    @Test
+    void two_first_requests_of_a_session_do_not_collide() {
+        writeTwice(Shop.bean(JdbcIndexedSessionRepository.class));
+    }
+
+    private static <S extends Session> void writeTwice(SessionRepository<S> sessions) {
+        S fresh = sessions.createSession();
+        sessions.save(fresh);
+        S one = sessions.findById(fresh.getId());
+        S other = sessions.findById(fresh.getId());
+        one.setAttribute("token", "one");
+        other.setAttribute("token", "other");
+        sessions.save(one);
+        sessions.save(other);
+        assertEquals("other", sessions.findById(fresh.getId()).getAttribute("token"));
+        sessions.deleteById(fresh.getId());
     }
 }
