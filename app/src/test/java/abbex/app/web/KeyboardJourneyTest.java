@@ -37,6 +37,8 @@ class KeyboardJourneyTest {
             type(Shop.password());
             press("Enter");
             assertThat(page.locator("h1")).hasText("The floor");
+            // No hand is quicker than the page's own script.
+            page.waitForLoadState();
             press("n");
             assertThat(page.locator("#plate")).isFocused();
             type("QA 1-001");
