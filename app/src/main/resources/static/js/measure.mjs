@@ -149,7 +149,7 @@ export function walk() {
   });
   // What was typed before this script was there is kept as well, and whoever types already is not sent elsewhere.
   for (const input of inputs()) {
-    if (input.value === input.dataset.kept || input.classList.contains('dirty') || input.getAttribute('aria-invalid')) continue;
+    if (input.value === (input.dataset.kept || '') || input.classList.contains('dirty') || input.getAttribute('aria-invalid')) continue;
     // Enter was faster than this script: it is on its way already, and its answer may take the field.
     if (input.form.classList.contains('htmx-request')) input.form.dataset.sent = input.value;
     else input.dispatchEvent(new Event('input', { bubbles: true }));

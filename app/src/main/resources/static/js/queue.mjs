@@ -35,7 +35,9 @@ async function key() {
 async function keep(entry) {
   const iv = crypto.getRandomValues(new Uint8Array(12));
   const data = await crypto.subtle.encrypt({ name: 'AES-GCM', iv }, await key(), new TextEncoder().encode(JSON.stringify(entry)));
-  await asked((await store('readwrite')).put({ client: entry.client, person, iv, data }));
+  // On the device only once the whole transaction is: a page that is left before that takes it along.
+  const put = (await store('readwrite')).put({ client: entry.client, person, iv, data });
+  await new Promise((done, failed) => { put.transaction.oncomplete = done; put.transaction.onabort = put.transaction.onerror = () => failed(put.error); });
 }
 async function opened() {
   const mine = (await asked((await store('readonly')).getAll())).filter((r) => r.person === person);

@@ -53,15 +53,15 @@ class SecuritySettings {
     SecurityFilterChain pages(HttpSecurity http, Misses misses, People people, Audit audit) throws Exception {
         AuthenticationEntryPoint toSignIn = new LoginUrlAuthenticationEntryPoint("/sign-in");
         AuthenticationEntryPoint entry = (request, response, why) -> {
-            if (fromHtmx(request)) {
+            if (byScript(request)) {
                 response.setStatus(HttpServletResponse.SC_UNAUTHORIZED);
             } else {
                 toSignIn.commence(request, response, why);
             }
         };
-        // Only pages are gone back to after signing in: the answer to a fragment's request is no page.
+        // Only pages are gone back to after signing in: what a script asks for is none.
         HttpSessionRequestCache pagesOnly = new HttpSessionRequestCache();
-        pagesOnly.setRequestMatcher(request -> request.getMethod().equals("GET") && !fromHtmx(request));
+        pagesOnly.setRequestMatcher(request -> request.getMethod().equals("GET") && !byScript(request));
         return http.requestCache(c -> c.requestCache(pagesOnly))
                 .authorizeHttpRequests(a -> a.requestMatchers(
                                 "/sign-in",
@@ -117,7 +117,7 @@ class SecuritySettings {
         return (HttpServletRequest request, HttpServletResponse response, AccessDeniedException why) -> {
             Authentication who = SecurityContextHolder.getContext().getAuthentication();
             if (who == null || who instanceof AnonymousAuthenticationToken) {
-                if (fromHtmx(request)) {
+                if (byScript(request)) {
                     response.setStatus(HttpServletResponse.SC_UNAUTHORIZED);
                 } else {
                     response.sendRedirect(request.getContextPath() + "/sign-in?ended");
@@ -128,7 +128,9 @@ class SecuritySettings {
         };
     }
 
-    private static boolean fromHtmx(HttpServletRequest request) {
-        return "true".equals(request.getHeader("HX-Request"));
+    /** A fragment, or a page fetched to be kept for later: nobody is looking at the answer. */
+    private static boolean byScript(HttpServletRequest request) {
+        String mode = request.getHeader("Sec-Fetch-Mode");
+        return "true".equals(request.getHeader("HX-Request")) || mode != null && !mode.equals("navigate");
     }
 }

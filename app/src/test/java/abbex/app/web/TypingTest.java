@@ -130,16 +130,38 @@ class TypingTest {
         type("LF", "14 3/8");
         assertThat(page.locator("#arch-LF.taken")).isVisible();
         forgetSession();
-        type("RF", "14 7/16");
-        assertThat(page.locator("#notice")).containsText("session has ended");
-        page.locator("#notice a").click();
-        page.getByLabel("Name").fill("orla");
-        page.getByLabel("Password").fill(Shop.password());
-        page.keyboard().press("Enter");
+        // Another page fetched for later meanwhile is not where signing in leads to.
+        page.evaluate("fetch('/account')");
+        page.waitForResponse(r -> r.url().endsWith("/readings") && r.status() == 401, () -> type("RF", "14 7/16"));
+        signInAgain();
         assertThat(field("RF")).hasValue("14 7/16");
         assertThat(page.locator("#notice")).containsText("is back in its field");
         field("RF").press("Enter");
         assertThat(page.locator("#arch-RF.taken")).isVisible();
+    }
+
+    @Test
+    void a_page_left_before_the_answer_loses_nothing() {
+        forgetSession();
+        page.route("**/readings", stalled -> {});
+        type("RF", "14 7/16");
+        page.reload();
+        page.unroute("**/readings");
+        signIn();
+        assertThat(field("RF")).hasValue("14 7/16");
+        assertThat(page.locator("#arch-RF.taken")).isVisible();
+    }
+
+    private void signInAgain() {
+        assertThat(page.locator("#notice")).containsText("session has ended");
+        page.locator("#notice a").click();
+        signIn();
+    }
+
+    private void signIn() {
+        page.getByLabel("Name").fill("orla");
+        page.getByLabel("Password").fill(Shop.password());
+        page.keyboard().press("Enter");
     }
 
     @Test
