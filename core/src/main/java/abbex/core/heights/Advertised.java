@@ -1,13 +1,12 @@
 package abbex.core.heights;
 
+import abbex.core.figure.Place;
 import abbex.core.units.Length;
-import abbex.core.vehicle.End;
-import java.util.EnumMap;
 import java.util.Map;
 import java.util.Optional;
 
-/** The drop that the box promises, per end: one number or a range; positive is down. */
-public record Advertised(Map<End, Range> byEnd) {
+/** The drop that the box promises, per end, or at a motorcycle's seat: one number or a range; positive is down. */
+public record Advertised(Map<Place, Range> byPlace) {
     /** From least to most drop; both the same for one number. */
     public record Range(Length least, Length most) {
         public Range {
@@ -24,12 +23,10 @@ public record Advertised(Map<End, Range> byEnd) {
     public static final Advertised NOTHING = new Advertised(Map.of());
 
     public Advertised {
-        Map<End, Range> copy = new EnumMap<>(End.class);
-        copy.putAll(byEnd);
-        byEnd = java.util.Collections.unmodifiableMap(copy);
+        byPlace = Map.copyOf(byPlace);
     }
 
-    public Optional<Range> at(End end) {
-        return Optional.ofNullable(byEnd.get(end));
+    public Optional<Range> at(Place place) {
+        return Optional.ofNullable(byPlace.get(place));
     }
 }

@@ -1,6 +1,8 @@
 package abbex.core.heights;
 
+import abbex.core.figure.Figure;
 import abbex.core.figure.Finding;
+import abbex.core.units.Estimate;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.Vehicle;
@@ -16,6 +18,8 @@ import java.util.Map;
  * @param ends the drop of each end
  * @param diagonals (LF + RR) − (RF + LR) per method that was read at all four corners on a sheet
  * @param rake from the frame heights; both sides empty when they were not read
+ * @param points the drop at each point beyond the four-corner methods, positive down
+ * @param sag a motorcycle's, per end where it was measured
  * @param findings worst first
  */
 public record DropSheet(
@@ -24,6 +28,8 @@ public record DropSheet(
         Map<End, EndDrop> ends,
         Map<Method, BeforeAfter> diagonals,
         Rake rake,
+        Map<Spot, Figure<Estimate>> points,
+        Map<End, Sag> sag,
         List<Finding> findings) {
 
     /** Compares with the usual limits and nothing advertised. */
@@ -43,17 +49,21 @@ public record DropSheet(
         StateCheck.run(c);
         ReadingCheck.run(c);
         Map<Corner, CornerDrop> corners = Drops.corners(c);
-        Map<End, EndDrop> ends = Drops.ends(c, corners);
+        Map<Spot, Figure<Estimate>> points = PointDrops.run(c);
+        Map<End, EndDrop> ends =
+                vehicle.isMotorcycle() ? Motorcycle.ends(c, points) : PointDrops.sides(c, Drops.ends(c, corners));
         Map<Method, BeforeAfter> diagonals = Diagonals.run(c, ends);
         Rake rake = Rakes.run(c);
         IdentityCheck.run(c, corners, ends);
         SideCheck.run(c, ends);
-        PromiseCheck.run(c, ends);
+        TruckCheck.run(c, ends, points);
+        PromiseCheck.run(c, ends, points);
         c.findings().sort(Finding.WORST_FIRST);
-        return new DropSheet(vehicle, corners, ends, diagonals, rake, List.copyOf(c.findings()));
+        return new DropSheet(
+                vehicle, corners, ends, diagonals, rake, points, Motorcycle.sag(c), List.copyOf(c.findings()));
     }
 
     DropSheet withFindings(List<Finding> other) {
-        return new DropSheet(vehicle, corners, ends, diagonals, rake, List.copyOf(other));
+        return new DropSheet(vehicle, corners, ends, diagonals, rake, points, sag, List.copyOf(other));
     }
 }

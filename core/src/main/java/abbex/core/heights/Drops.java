@@ -14,6 +14,7 @@ import abbex.core.vehicle.Tyre;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -143,7 +144,7 @@ final class Drops {
                                     left.get().value(),
                                     right.get().value())))
                     : Optional.empty();
-            Map<Method, BeforeAfter> sides = new EnumMap<>(Method.class);
+            Map<Way, BeforeAfter> sides = new LinkedHashMap<>();
             for (Method method : Method.values()) {
                 BeforeAfter both =
                         BeforeAfter.of(leftRight(c.before(), end, method), leftRight(c.after(), end, method));

@@ -11,6 +11,6 @@ import java.util.Optional;
  *
  * @param end front or rear
  * @param drop the mean of left and right, positive down
- * @param leftRight per method, left minus right, positive when left stands higher
+ * @param leftRight per way to measure, left minus right, positive when left stands higher
  */
-public record EndDrop(End end, Optional<Figure<Estimate>> drop, Map<Method, BeforeAfter> leftRight) {}
+public record EndDrop(End end, Optional<Figure<Estimate>> drop, Map<Way, BeforeAfter> leftRight) {}

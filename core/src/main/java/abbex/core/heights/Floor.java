@@ -66,6 +66,11 @@ public final class Floor {
 
     /** What this floor adds to a height; a level one adds nothing. */
     public Length adds(Spot spot) {
+        if (spot.way() instanceof PointMethod point) {
+            return point.floorInIt() && spot.place() instanceof Corner corner
+                    ? Length.ofRoundedMm(ground[corner.ordinal()])
+                    : Length.ZERO;
+        }
         if (spot.method() == Method.FG) {
             return Length.ofRoundedMm(atFrame(spot.corner()));
         }

@@ -9,7 +9,7 @@ import java.util.List;
 /**
  * The height at a spot: one reading, or the mean of several people's, less what is not the vehicle's.
  *
- * @param spot corner and method
+ * @param spot place and way to measure
  * @param estimate the value (a mean is rounded half to even to the nanometre) and its standard uncertainty
  * @param readings what it rests on, by value, never empty
  * @param adds what floor and a worked lip added to what the tape says
@@ -22,7 +22,7 @@ public record Height(
         List<Reading> sorted = readings.size() == 1
                 ? List.copyOf(readings)
                 : readings.stream().sorted(Reading.BY_VALUE).toList();
-        Uncertainty point = basis.repeatability().of(spot.method());
+        Uncertainty point = basis.repeatability().of(spot.way());
         int n = sorted.size();
         Length sum = Length.ZERO;
         List<Uncertainty> parts = new ArrayList<>(n);

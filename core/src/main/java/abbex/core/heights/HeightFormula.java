@@ -14,6 +14,8 @@ public enum HeightFormula implements Formula {
     LOADED_RADIUS("geometry: ground to lip minus hub to lip"),
     FREE_RADIUS("geometry: hub to lip minus tread to lip"),
     RIM_RADIUS("geometry: rim to lip minus hub to lip"),
+    FORK("trigonometry: (tube after - tube before) * cos(head angle)"),
+    SAG("definition: axle to body hanging free minus the same loaded"),
     GAP("geometry: hub to lip minus the tyre's free radius");
 
     private final String source;

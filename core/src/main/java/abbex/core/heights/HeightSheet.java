@@ -5,8 +5,14 @@ import abbex.core.vehicle.Corner;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Collections;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.SortedMap;
+import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 
 /** All heights of a vehicle taken at one stage, with the state it stood in. Immutable. */
@@ -15,8 +21,10 @@ public final class HeightSheet {
     private final Basis basis;
     private final @Nullable Height[] heights;
     private final List<Height> all;
+    private final Map<Spot, Height> points;
 
-    private HeightSheet(SheetState state, Basis basis, @Nullable Height[] heights) {
+    private HeightSheet(SheetState state, Basis basis, @Nullable Height[] heights, Map<Spot, Height> points) {
+        this.points = points;
         this.state = state;
         this.basis = basis;
         this.heights = heights;
@@ -36,11 +44,18 @@ public final class HeightSheet {
 
     /** The same with what else the heights rest on. */
     public static HeightSheet of(SheetState state, Basis basis, Collection<Reading> readings) {
+        SortedMap<Spot, List<Reading>> elsewhere = new TreeMap<>(Comparator.comparing(Spot::code));
         List<List<Reading>> bySpot = new ArrayList<>(Spot.COUNT);
         for (int i = 0; i < Spot.COUNT; i++) {
             bySpot.add(null);
         }
         for (Reading reading : readings) {
+            if (!reading.spot().atCorner()) {
+                elsewhere
+                        .computeIfAbsent(reading.spot(), s -> new ArrayList<>(1))
+                        .add(reading);
+                continue;
+            }
             int i = reading.spot().index();
             if (bySpot.get(i) == null) {
                 bySpot.set(i, new ArrayList<>(1));
@@ -52,7 +67,9 @@ public final class HeightSheet {
             List<Reading> here = bySpot.get(i);
             heights[i] = here == null ? null : Height.of(here.get(0).spot(), here, basis);
         }
-        return new HeightSheet(state, basis, heights);
+        Map<Spot, Height> points = new LinkedHashMap<>();
+        elsewhere.forEach((spot, here) -> points.put(spot, Height.of(spot, here, basis)));
+        return new HeightSheet(state, basis, heights, Collections.unmodifiableMap(points));
     }
 
     public static HeightSheet empty() {
@@ -63,7 +80,7 @@ public final class HeightSheet {
     HeightSheet without(Spot spot) {
         Height[] rest = heights.clone();
         rest[spot.index()] = null;
-        return new HeightSheet(state, basis, rest);
+        return new HeightSheet(state, basis, rest, points);
     }
 
     /** The same sheet with the readings of two spots in each other's place. */
@@ -71,7 +88,7 @@ public final class HeightSheet {
         Height[] other = heights.clone();
         other[a.index()] = moved(heights[b.index()], a);
         other[b.index()] = moved(heights[a.index()], b);
-        return new HeightSheet(state, basis, other);
+        return new HeightSheet(state, basis, other, points);
     }
 
     private static @Nullable Height moved(@Nullable Height height, Spot to) {
@@ -81,7 +98,7 @@ public final class HeightSheet {
     /** The same sheet with nothing taken off for the floor. */
     HeightSheet asRead() {
         List<Reading> readings = new ArrayList<>();
-        all.forEach(height -> readings.addAll(height.readings()));
+        everything().forEach(height -> readings.addAll(height.readings()));
         return of(state, basis.onUnknownFloor(), readings);
     }
 
@@ -94,7 +111,7 @@ public final class HeightSheet {
                 other[i] = other[i].lowered(lip);
             }
         }
-        return new HeightSheet(state, basis, other);
+        return new HeightSheet(state, basis, other, points);
     }
 
     /** The same sheet without what was measured to the lip of a corner. */
@@ -105,7 +122,7 @@ public final class HeightSheet {
                 rest[Spot.index(corner, method)] = null;
             }
         }
-        return new HeightSheet(state, basis, rest);
+        return new HeightSheet(state, basis, rest, points);
     }
 
     public Basis basis() {
@@ -144,18 +161,38 @@ public final class HeightSheet {
     }
 
     public boolean isEmpty() {
-        return all.isEmpty();
+        return all.isEmpty() && points.isEmpty();
     }
 
-    /** All heights, method by method in walking order. */
+    /** All heights at the corners, method by method in walking order. */
     public List<Height> all() {
         return all;
+    }
+
+    /** The heights at points of their own, by code. */
+    public Map<Spot, Height> points() {
+        return points;
+    }
+
+    /** The heights at the corners, then those at points of their own. */
+    public List<Height> everything() {
+        if (points.isEmpty()) {
+            return all;
+        }
+        List<Height> both = new ArrayList<>(all);
+        both.addAll(points.values());
+        return List.copyOf(both);
+    }
+
+    /** The height at any spot. */
+    public Optional<Height> at(Spot spot) {
+        return spot.atCorner() ? at(spot.corner(), spot.method()) : Optional.ofNullable(points.get(spot));
     }
 
     /** When the first reading that still stands was taken. */
     public Optional<Instant> firstTaken() {
         Instant first = null;
-        for (Height height : all) {
+        for (Height height : everything()) {
             for (Reading reading : height.readings()) {
                 if (first == null || reading.takenAt().isBefore(first)) {
                     first = reading.takenAt();

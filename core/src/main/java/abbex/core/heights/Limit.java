@@ -25,7 +25,9 @@ public enum Limit {
     /** Rim radius of one wheel against the other of its axle, one standard deviation. */
     RIM(Length.ofNm(300_000), Length.ofMm(25)),
     /** Unloaded radius of one tyre against the other of its axle, one standard deviation. */
-    TREAD(Length.ofNm(700_000), Length.ofMm(25));
+    TREAD(Length.ofNm(700_000), Length.ofMm(25)),
+    /** Axle to frame that a daily truck wants at the rear. */
+    AXLE_TRAVEL(Length.ofInches(3, 0, 1), Length.ofInches(12, 0, 1));
 
     /** A width of nothing would make the equations unsolvable; a tenth of a millimetre is finer than any tape. */
     private static final Length LEAST = Length.ofNm(100_000);

@@ -10,7 +10,7 @@ import abbex.core.vehicle.VehicleKind;
  * <p>The repeatabilities (one standard deviation of finding the two points) and the usual ranges are common practice, no
  * published source; they become the shop's own once it has measured enough.
  */
-public enum Method {
+public enum Method implements Way {
     /** Ground to fender lip, through the wheel centre: tyre and floor are in it. */
     GF(true, false, Length.ofInches(0, 1, 32), 22, 31, 28, 46),
     /** Hub centre to fender lip, vertical: the suspension alone, once the centre is found. */
@@ -34,7 +34,12 @@ public enum Method {
         this.usualInches = usualInches;
     }
 
-    /** True when the size, pressure or wear of the tyre changes this height. */
+    @Override
+    public String code() {
+        return name();
+    }
+
+    @Override
     public boolean tyreInIt() {
         return tyreInIt;
     }
@@ -49,29 +54,25 @@ public enum Method {
         return this != FG;
     }
 
-    /** Standard uncertainty of finding the two points. */
+    @Override
     public Length repeatability() {
         return repeatability;
     }
 
     /** A gap may be nought or negative; every other height is positive. */
+    @Override
     public TapeText.Allowed allowed() {
         return this == TG ? TapeText.Allowed.ANY : TapeText.Allowed.POSITIVE;
     }
 
-    /** The lowest height that is usual for the method on such a vehicle. */
+    @Override
     public Length usualFrom(VehicleKind kind) {
         return inches(usualInches[kind == VehicleKind.CAR ? 0 : 2]);
     }
 
-    /** The greatest height that is usual for the method on such a vehicle. */
+    @Override
     public Length usualTo(VehicleKind kind) {
         return inches(usualInches[kind == VehicleKind.CAR ? 1 : 3]);
-    }
-
-    /** True when the height lies where this method's heights lie on such a vehicle. */
-    public boolean usual(Length height, VehicleKind kind) {
-        return height.compareTo(usualFrom(kind)) >= 0 && height.compareTo(usualTo(kind)) <= 0;
     }
 
     private static Length inches(int whole) {

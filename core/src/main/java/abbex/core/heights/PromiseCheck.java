@@ -1,16 +1,23 @@
 package abbex.core.heights;
 
+import abbex.core.figure.Figure;
+import abbex.core.figure.Place;
 import abbex.core.figure.Severity;
 import abbex.core.units.Estimate;
 import abbex.core.units.Length;
 import abbex.core.vehicle.End;
+import abbex.core.vehicle.Seat;
 import java.util.Map;
+import java.util.Optional;
 
 /** The measured drop of each end against what the box promises. */
 final class PromiseCheck {
     private PromiseCheck() {}
 
-    static void run(Comparison c, Map<End, EndDrop> ends) {
+    static void run(Comparison c, Map<End, EndDrop> ends, Map<Spot, Figure<Estimate>> points) {
+        Optional.ofNullable(points.get(Spot.of(Seat.SEAT, PointMethod.SEAT)))
+                .ifPresent(seat ->
+                        c.advertised().at(Seat.SEAT).ifPresent(range -> judge(c, Seat.SEAT, seat.value(), range)));
         for (EndDrop end : ends.values()) {
             if (end.drop().isPresent()) {
                 c.advertised()
@@ -20,7 +27,7 @@ final class PromiseCheck {
         }
     }
 
-    private static void judge(Comparison c, End end, Estimate drop, Advertised.Range range) {
+    private static void judge(Comparison c, Place place, Estimate drop, Advertised.Range range) {
         Length missing = range.least().minus(drop.value());
         Length over = drop.value().minus(range.most());
         Length expanded = drop.expanded();
@@ -29,8 +36,8 @@ final class PromiseCheck {
             c.say(
                     usual ? HeightFinding.LESS_BUT_USUAL : HeightFinding.LESS_THAN_PROMISED,
                     usual ? Severity.NOTE : Severity.LOOK,
-                    end,
-                    end,
+                    place,
+                    place,
                     drop,
                     range,
                     missing);
@@ -39,13 +46,13 @@ final class PromiseCheck {
             c.say(
                     usual ? HeightFinding.MORE_BUT_USUAL : HeightFinding.MORE_THAN_PROMISED,
                     usual ? Severity.NOTE : Severity.LOOK,
-                    end,
-                    end,
+                    place,
+                    place,
                     drop,
                     range,
                     over);
         } else {
-            c.say(HeightFinding.AS_PROMISED, Severity.CLEAR, end, end, drop, range);
+            c.say(HeightFinding.AS_PROMISED, Severity.CLEAR, place, place, drop, range);
         }
     }
 }

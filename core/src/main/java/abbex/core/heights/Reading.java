@@ -10,7 +10,7 @@ import java.util.Comparator;
 /**
  * One reading that stands: what a tape said at a spot, to whom, when.
  *
- * @param spot corner and method
+ * @param spot place and way to measure
  * @param tape what was read
  * @param who short name of the person
  * @param takenAt when it was taken
@@ -33,7 +33,7 @@ public record Reading(Spot spot, TapeReading tape, String who, Instant takenAt, 
      * point, combined (JCGM 100:2008, 4.3.7 and 5.1.2).
      */
     public Estimate estimate() {
-        return estimate(Uncertainty.known(spot.method().repeatability().mm()));
+        return estimate(Uncertainty.known(spot.way().repeatability().mm()));
     }
 
     /** The same with another repeatability of finding the point, in mm. */

@@ -10,6 +10,7 @@ import static abbex.core.heights.HeightFinding.UNIT_DOUBT;
 import static abbex.core.heights.HeightFinding.UNUSUAL_HEIGHT;
 import static abbex.core.heights.HeightFinding.WRONG_COLUMN;
 
+import abbex.core.figure.Place;
 import abbex.core.figure.Severity;
 import abbex.core.units.Length;
 import abbex.core.units.LengthUnit;
@@ -18,9 +19,11 @@ import abbex.core.vehicle.VehicleKind;
 import abbex.core.vehicle.Whole;
 import java.math.BigDecimal;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** Each reading by itself and beside its partner: column, unit, repeats, what is missing, what was changed late. */
 final class ReadingCheck {
@@ -32,7 +35,7 @@ final class ReadingCheck {
 
     static void run(Comparison c) {
         for (HeightSheet sheet : List.of(c.before(), c.after())) {
-            for (Height height : sheet.all()) {
+            for (Height height : sheet.everything()) {
                 usual(c, height);
                 repeats(c, height);
             }
@@ -45,7 +48,9 @@ final class ReadingCheck {
             missing(c);
             correctedLate(c);
         }
-        boolean frame = c.before().has(Method.FG) || c.after().has(Method.FG);
+        boolean frame = c.vehicle().isMotorcycle()
+                || c.before().has(Method.FG)
+                || c.after().has(Method.FG);
         if (!frame && !(c.before().isEmpty() && c.after().isEmpty())) {
             c.say(NO_FRAME, Severity.NOTE, Whole.VEHICLE);
         }
@@ -54,16 +59,15 @@ final class ReadingCheck {
     /** Two sheets share a spot, or one of them is still empty. */
     private static boolean common(Comparison c) {
         return c.before().isEmpty()
-                || c.after().all().stream()
-                        .anyMatch(
-                                h -> c.before().get(h.spot().corner(), h.spot().method()) != null);
+                || c.after().everything().stream()
+                        .anyMatch(h -> c.before().at(h.spot()).isPresent());
     }
 
     private static void usual(Comparison c, Height height) {
         VehicleKind kind = c.vehicle().kind();
-        Method method = height.spot().method();
+        Way way = height.spot().way();
         Length value = height.read();
-        if (method.usual(value, kind)) {
+        if (way.usual(value, kind)) {
             return;
         }
         Optional<LengthUnit> meant = otherUnit(height, kind);
@@ -72,8 +76,8 @@ final class ReadingCheck {
             return;
         }
         // GF, HF and RIM lie apart on one vehicle: a height at home in another column was probably put in this one.
-        List<Method> fits = java.util.Arrays.stream(Method.values())
-                .filter(m -> m != method && m.usual(value, kind))
+        List<Method> fits = Stream.of(way instanceof Method ? Method.values() : new Method[0])
+                .filter(m -> m != way && m.usual(value, kind))
                 .toList();
         if (fits.isEmpty()) {
             c.say(
@@ -82,8 +86,8 @@ final class ReadingCheck {
                     height.spot(),
                     height.spot(),
                     value,
-                    method.usualFrom(kind),
-                    method.usualTo(kind));
+                    way.usualFrom(kind),
+                    way.usualTo(kind));
         } else {
             c.say(WRONG_COLUMN, Severity.LOOK, height.spot(), height.spot(), value, fits);
         }
@@ -99,7 +103,7 @@ final class ReadingCheck {
         LengthUnit was = metric ? LengthUnit.MILLIMETRE : LengthUnit.INCH;
         LengthUnit other = metric ? LengthUnit.INCH : LengthUnit.MILLIMETRE;
         BigDecimal number = reading.value().in(was);
-        return height.spot().method().usual(Length.of(number, other), kind) ? Optional.of(other) : Optional.empty();
+        return height.spot().way().usual(Length.of(number, other), kind) ? Optional.of(other) : Optional.empty();
     }
 
     private static String raw(Height height) {
@@ -129,7 +133,7 @@ final class ReadingCheck {
     private static void finer(Comparison c) {
         Reading first = null;
         for (HeightSheet sheet : List.of(c.before(), c.after())) {
-            for (Height height : sheet.all()) {
+            for (Height height : sheet.everything()) {
                 for (Reading r : height.readings()) {
                     if (r.tape().finerThanTape() && (first == null || BY_SPOT.compare(r, first) < 0)) {
                         first = r;
@@ -150,22 +154,37 @@ final class ReadingCheck {
 
     private static void missing(Comparison c) {
         for (Method method : Method.values()) {
-            List<Corner> noBefore = Comparison.corners(
-                    k -> c.after().get(k, method) != null && c.before().get(k, method) == null);
-            if (!noBefore.isEmpty()) {
-                c.say(NO_BEFORE, Severity.LOOK, Spot.of(noBefore.get(0), method), method, noBefore);
+            missing(c, method, Corner.WALK);
+        }
+        for (PointMethod way : PointDrops.ways(c.before(), c.after())) {
+            missing(c, way, way.places());
+        }
+    }
+
+    private static void missing(Comparison c, Way way, List<? extends Place> places) {
+        List<Place> noBefore = new ArrayList<>(places.size());
+        List<Place> toRead = new ArrayList<>(places.size());
+        for (Place place : places) {
+            Spot spot = Spot.of(place, way);
+            boolean before = c.before().at(spot).isPresent();
+            boolean after = c.after().at(spot).isPresent();
+            if (after && !before) {
+                noBefore.add(place);
+            } else if (before && !after) {
+                toRead.add(place);
             }
-            List<Corner> toRead = Comparison.corners(
-                    k -> c.after().get(k, method) == null && c.before().get(k, method) != null);
-            if (!toRead.isEmpty()) {
-                c.say(STILL_TO_READ, Severity.NOTE, Spot.of(toRead.get(0), method), method, toRead);
-            }
+        }
+        if (!noBefore.isEmpty()) {
+            c.say(NO_BEFORE, Severity.LOOK, Spot.of(noBefore.get(0), way), way, List.copyOf(noBefore));
+        }
+        if (!toRead.isEmpty()) {
+            c.say(STILL_TO_READ, Severity.NOTE, Spot.of(toRead.get(0), way), way, List.copyOf(toRead));
         }
     }
 
     private static void correctedLate(Comparison c) {
         Instant start = c.after().firstTaken().orElseThrow();
-        for (Height height : c.before().all()) {
+        for (Height height : c.before().everything()) {
             for (Reading reading : height.readings()) {
                 if (reading.correction() && reading.takenAt().isAfter(start)) {
                     c.say(

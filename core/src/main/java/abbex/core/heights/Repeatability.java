@@ -53,7 +53,7 @@ public final class Repeatability {
         Map<Method, Own> own = new EnumMap<>(Method.class);
         for (Method method : Method.values()) {
             List<List<Reading>> of = repeats.stream()
-                    .filter(r -> r.size() > 1 && r.get(0).spot().method() == method)
+                    .filter(r -> r.size() > 1 && r.get(0).spot().way() == method)
                     .toList();
             if (!of.isEmpty()) {
                 own.put(method, pool(method, of));
@@ -106,9 +106,9 @@ public final class Repeatability {
     }
 
     /** The standard uncertainty of finding the points of a method, in mm. */
-    public Uncertainty of(Method method) {
-        Own mine = own.get(method);
-        return mine == null ? Uncertainty.known(method.repeatability().mm()) : mine.used();
+    public Uncertainty of(Way way) {
+        Own mine = way instanceof Method method ? own.get(method) : null;
+        return mine == null ? Uncertainty.known(way.repeatability().mm()) : mine.used();
     }
 
     /** What the shop's own repeats say of a method; nothing yet has no degrees of freedom. */

@@ -1,11 +1,15 @@
 package abbex.core.heights;
 
+import abbex.core.figure.Place;
+import abbex.core.units.Angle;
 import abbex.core.units.Pressure;
-import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.VehicleKind;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Pattern;
 
 /**
@@ -15,37 +19,40 @@ import java.util.regex.Pattern;
 public final class SheetState {
     /** What is noted beside the pressures. */
     public enum Item {
-        WHEEL_SET(true),
-        LOAD(true),
-        BAY(false),
-        FUEL(false),
-        RIDE_MODE(false),
-        PRELOAD(false),
-        BAG_PRESSURE(false),
-        NOSE_LIFT(false);
+        WHEEL_SET,
+        LOAD,
+        BAY,
+        FUEL,
+        RIDE_MODE,
+        PRELOAD,
+        BAG_PRESSURE,
+        NOSE_LIFT,
+        /** Lean on the side stand in degrees from the vertical: a result that is noted here. */
+        STAND_LEAN;
 
-        private final boolean always;
+        private static final Set<Item> NOT_A_MOTORCYCLES = EnumSet.of(BAG_PRESSURE, NOSE_LIFT);
 
-        Item(boolean always) {
-            this.always = always;
+        /** True when a vehicle of the kind may have it. */
+        public boolean fits(VehicleKind kind) {
+            return kind == VehicleKind.MOTORCYCLE ? !NOT_A_MOTORCYCLES.contains(this) : this != STAND_LEAN;
         }
 
-        /** True when every vehicle has it, so that a blank on both sheets is worth saying. */
-        public boolean always() {
-            return always;
+        /** True when every vehicle of the kind has it, so that a blank on both sheets is worth saying. */
+        public boolean always(VehicleKind kind) {
+            return this == WHEEL_SET || this == LOAD || this == PRELOAD && kind == VehicleKind.MOTORCYCLE;
         }
     }
 
     public static final SheetState NOT_TAKEN = new SheetState(Map.of(), Map.of());
 
+    private static final Pattern DEGREES = Pattern.compile("(90|[0-8]?[0-9](\\.[0-9]{1,3})?)\\s*(°|deg|degrees)?");
     private static final Pattern SPACES = Pattern.compile("\\s+");
 
-    private final Map<Corner, Pressure> pressures;
+    private final Map<Place, Pressure> pressures;
     private final Map<Item, String> said;
 
-    private SheetState(Map<Corner, Pressure> pressures, Map<Item, String> said) {
-        this.pressures = new EnumMap<>(Corner.class);
-        this.pressures.putAll(pressures);
+    private SheetState(Map<Place, Pressure> pressures, Map<Item, String> said) {
+        this.pressures = Map.copyOf(pressures);
         this.said = new EnumMap<>(Item.class);
         said.forEach((item, text) -> {
             if (!text.isBlank()) {
@@ -54,16 +61,28 @@ public final class SheetState {
         });
     }
 
-    public static SheetState of(Map<Corner, Pressure> pressures, Map<Item, String> said) {
+    public static SheetState of(Map<Place, Pressure> pressures, Map<Item, String> said) {
         return new SheetState(pressures, said);
     }
 
-    public Optional<Pressure> pressure(Corner corner) {
-        return Optional.ofNullable(pressures.get(corner));
+    public Optional<Pressure> pressure(Place wheel) {
+        return Optional.ofNullable(pressures.get(wheel));
     }
 
     public Optional<String> said(Item item) {
         return Optional.ofNullable(said.get(item));
+    }
+
+    /** The lean on the side stand, where it was noted as degrees; from the vertical, positive. */
+    public Optional<Angle> standLean() {
+        return said(Item.STAND_LEAN).flatMap(SheetState::degrees);
+    }
+
+    /** Degrees from 0 to 90 such as {@code 11.5} or {@code 11.5°}; anything else is empty. */
+    public static Optional<Angle> degrees(String text) {
+        return DEGREES.matcher(text).matches()
+                ? Optional.of(Angle.ofDegrees(Double.parseDouble(text.replaceAll("[^0-9.]", ""))))
+                : Optional.empty();
     }
 
     /** Said on both sheets, and not the same but for letters' case and spaces. */

@@ -1,8 +1,8 @@
 package abbex.core.heights;
 
+import abbex.core.figure.Place;
 import abbex.core.figure.Severity;
 import abbex.core.units.Pressure;
-import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.Whole;
 import java.util.ArrayList;
 import java.util.List;
@@ -21,6 +21,9 @@ final class StateCheck {
         SheetState after = c.after().state();
         List<Object> neither = new ArrayList<>();
         for (SheetState.Item item : SheetState.Item.values()) {
+            if (item == SheetState.Item.STAND_LEAN) {
+                continue;
+            }
             Optional<String> was = before.said(item);
             Optional<String> is = after.said(item);
             if (was.isPresent() && is.isPresent()) {
@@ -40,7 +43,7 @@ final class StateCheck {
                         Whole.VEHICLE,
                         item,
                         was.or(() -> is).get());
-            } else if (item.always()) {
+            } else if (item.always(c.vehicle().kind())) {
                 neither.add(item);
             }
         }
@@ -50,14 +53,14 @@ final class StateCheck {
     }
 
     private static void pressures(Comparison c) {
-        List<Corner> unsaid = new ArrayList<>();
-        for (Corner corner : Corner.WALK) {
-            Optional<Pressure> was = c.before().state().pressure(corner);
-            Optional<Pressure> is = c.after().state().pressure(corner);
+        List<Place> unsaid = new ArrayList<>();
+        for (Place wheel : c.vehicle().wheels()) {
+            Optional<Pressure> was = c.before().state().pressure(wheel);
+            Optional<Pressure> is = c.after().state().pressure(wheel);
             if (was.isEmpty() || is.isEmpty()) {
-                unsaid.add(corner);
+                unsaid.add(wheel);
             } else if (was.get().differsFrom(is.get())) {
-                c.say(HeightFinding.STATE_PRESSURE, Severity.LOOK, corner, corner, was.get(), is.get());
+                c.say(HeightFinding.STATE_PRESSURE, Severity.LOOK, wheel, wheel, was.get(), is.get());
             }
         }
         if (!unsaid.isEmpty()) {

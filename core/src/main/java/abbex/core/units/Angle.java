@@ -10,6 +10,10 @@ public record Angle(double rad) {
         return new Angle(Math.atan(rise.nm() / (double) run.nm()));
     }
 
+    public static Angle ofDegrees(double degrees) {
+        return new Angle(Math.toRadians(degrees));
+    }
+
     public double degrees() {
         return Math.toDegrees(rad);
     }

@@ -19,6 +19,11 @@ public record Estimate(Length value, Uncertainty uncertainty) {
         return new Estimate(value.negate(), uncertainty);
     }
 
+    /** The same times an exact factor, its value rounded to the nanometre. */
+    public Estimate times(double factor) {
+        return new Estimate(Length.ofRoundedMm(value.mm() * factor), uncertainty.times(Math.abs(factor)));
+    }
+
     /** The mean of two independent estimates, its value rounded half to even to the nanometre. */
     public static Estimate mean(Estimate a, Estimate b) {
         return new Estimate(

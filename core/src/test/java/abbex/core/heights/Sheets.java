@@ -6,6 +6,7 @@ import static abbex.core.vehicle.Corner.RF;
 import static abbex.core.vehicle.Corner.RR;
 
 import abbex.core.figure.Finding;
+import abbex.core.figure.Place;
 import abbex.core.units.Graduation;
 import abbex.core.units.Length;
 import abbex.core.units.LengthUnit;
@@ -38,8 +39,8 @@ final class Sheets {
         return this;
     }
 
-    Sheets at(Corner corner, Method method, String text) {
-        readings.add(Reading.of(Spot.of(corner, method), read(text, method)));
+    Sheets at(Place place, Way way, String text) {
+        readings.add(Reading.of(Spot.of(place, way), read(text, way)));
         return this;
     }
 
@@ -69,8 +70,8 @@ final class Sheets {
         return abbex.core.units.Pressure.ofPsi(psi);
     }
 
-    static TapeReading read(String text, Method method) {
-        return TapeText.parse(text, LengthUnit.INCH, TAPE, method.allowed())
+    static TapeReading read(String text, Way way) {
+        return TapeText.parse(text, LengthUnit.INCH, TAPE, way.allowed())
                 .asReading()
                 .orElseThrow(() -> new AssertionError(text));
     }

@@ -1,0 +1,182 @@
+package abbex.core.heights;
+
+import static abbex.core.heights.PointMethod.AX;
+import static abbex.core.heights.PointMethod.BODY;
+import static abbex.core.heights.PointMethod.FR;
+import static abbex.core.heights.PointMethod.FREE;
+import static abbex.core.heights.PointMethod.FT;
+import static abbex.core.heights.PointMethod.RIDER;
+import static abbex.core.heights.PointMethod.SEAT;
+
+import abbex.core.figure.Figure;
+import abbex.core.figure.Reason;
+import abbex.core.figure.Severity;
+import abbex.core.units.Angle;
+import abbex.core.units.Estimate;
+import abbex.core.units.Length;
+import abbex.core.vehicle.End;
+import abbex.core.vehicle.Seat;
+import abbex.core.vehicle.Whole;
+import java.util.Collections;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * A motorcycle's two ends and its seat: the best drop of each, how the ways agree, what the chassis does.
+ *
+ * <p>The chassis turns by asin((front drop − rear drop) / wheelbase), and the head angle from the vertical with it: the rear
+ * lowered adds to it (Foale, Motorcycle Handling and Chassis Design, from memory; trigonometry).
+ */
+final class Motorcycle {
+    /** Two ways at one end may honestly differ by this: they are not read at the same place along the machine (ours). */
+    private static final Length APART = Length.ofMm(3);
+
+    /** Below about this lean a machine on its side stand may topple (common practice, no published source). */
+    private static final Angle STEEP = Angle.ofDegrees(8);
+
+    /** A change of lean smaller than an inclinometer tells (ours). */
+    private static final double LEAN_TOLD = 0.5;
+
+    private static final List<PointMethod> HARD = List.of(AX, FR, FT);
+
+    private Motorcycle() {}
+
+    static Map<End, EndDrop> ends(Comparison c, Map<Spot, Figure<Estimate>> points) {
+        Map<End, EndDrop> ends = new EnumMap<>(End.class);
+        for (End end : End.values()) {
+            Optional<PointMethod> best = best(end, points);
+            Optional<Figure<Estimate>> drop = best.map(way -> points.get(Spot.of(end, way)));
+            ends.put(end, new EndDrop(end, drop, Map.of()));
+            best.filter(PointMethod::tyreInIt)
+                    .ifPresent(way -> c.say(HeightFinding.TYRE_IN_DROP, Severity.NOTE, end, List.of(end)));
+            drop.map(Figure::value)
+                    .filter(d -> d.value().sign() < 0 && d.differsFromZero())
+                    .ifPresent(d -> c.say(HeightFinding.CORNER_ROSE, Severity.LOOK, end, end, d.negate()));
+            agree(c, end, points);
+        }
+        boolean slid = c.before().points().containsKey(Spot.of(End.FRONT, FT))
+                && c.after().points().containsKey(Spot.of(End.FRONT, FT));
+        if (slid && c.vehicle().headAngle().isEmpty()) {
+            c.say(HeightFinding.HEAD_ANGLE_NEEDED, Severity.NOTE, End.FRONT);
+        }
+        seat(c, ends, points);
+        turned(c, ends);
+        lean(c);
+        return Collections.unmodifiableMap(ends);
+    }
+
+    /**
+     * From axle or rim to the body first, then what the tubes were moved by, then what has the tyre in it. The move of the
+     * tubes says nothing of springs and preload, so it comes after what was measured to the body.
+     */
+    private static Optional<PointMethod> best(End end, Map<Spot, Figure<Estimate>> points) {
+        return java.util.stream.Stream.of(AX, FR, FT, BODY)
+                .filter(way -> points.containsKey(Spot.of(end, way)))
+                .findFirst();
+    }
+
+    private static void agree(Comparison c, End end, Map<Spot, Figure<Estimate>> points) {
+        List<PointMethod> read = HARD.stream()
+                .filter(way -> points.containsKey(Spot.of(end, way)))
+                .toList();
+        for (PointMethod other : read.subList(Math.min(1, read.size()), read.size())) {
+            Estimate one = points.get(Spot.of(end, read.get(0))).value();
+            Estimate two = points.get(Spot.of(end, other)).value();
+            if (one.minus(two).differsFromZero(APART)) {
+                boolean fork = other == FT;
+                c.say(
+                        fork ? HeightFinding.FORK_AGAINST_AXLE : HeightFinding.WAYS_DISAGREE,
+                        fork ? Severity.NOTE : Severity.LOOK,
+                        end,
+                        end,
+                        read.get(0),
+                        one,
+                        other,
+                        two);
+            }
+        }
+    }
+
+    /** The seat lies between the axles, so its drop lies between theirs; the tyres may add a little. */
+    private static void seat(Comparison c, Map<End, EndDrop> ends, Map<Spot, Figure<Estimate>> points) {
+        Figure<Estimate> seat = points.get(Spot.of(Seat.SEAT, SEAT));
+        Optional<Estimate> front = ends.get(End.FRONT).drop().map(Figure::value);
+        Optional<Estimate> rear = ends.get(End.REAR).drop().map(Figure::value);
+        if (seat == null || front.isEmpty() || rear.isEmpty()) {
+            return;
+        }
+        boolean frontMore = front.get().value().compareTo(rear.get().value()) > 0;
+        Estimate most = frontMore ? front.get() : rear.get();
+        Estimate least = frontMore ? rear.get() : front.get();
+        Estimate over = seat.value().minus(most);
+        Estimate under = least.minus(seat.value());
+        boolean outside = over.value().sign() > 0 && over.differsFromZero(APART)
+                || under.value().sign() > 0 && under.differsFromZero(APART);
+        if (outside) {
+            c.say(HeightFinding.SEAT_OUTSIDE, Severity.LOOK, Seat.SEAT, seat.value(), front.get(), rear.get());
+        }
+    }
+
+    private static void turned(Comparison c, Map<End, EndDrop> ends) {
+        Optional<Estimate> front = ends.get(End.FRONT).drop().map(Figure::value);
+        Optional<Estimate> rear = ends.get(End.REAR).drop().map(Figure::value);
+        if (front.isEmpty() || rear.isEmpty() || c.vehicle().wheelbase().isEmpty()) {
+            return;
+        }
+        Estimate more = rear.get().minus(front.get());
+        double ratio = more.value().mm() / c.vehicle().wheelbase().get().mm();
+        if (!more.differsFromZero() || Math.abs(ratio) >= 1) {
+            return;
+        }
+        Angle by = new Angle(Math.asin(Math.abs(ratio)));
+        End lower = more.value().sign() > 0 ? End.REAR : End.FRONT;
+        Optional<Angle> head = c.vehicle().headAngle();
+        if (head.isPresent()) {
+            Angle now = new Angle(head.get().rad() + Math.asin(ratio));
+            c.say(HeightFinding.HEAD_TURNED, Severity.NOTE, Whole.VEHICLE, lower, by, head.get(), now);
+        } else {
+            c.say(HeightFinding.CHASSIS_TURNED, Severity.NOTE, Whole.VEHICLE, lower, by);
+        }
+    }
+
+    /** The lean on the side stand, positive, from the vertical. */
+    private static void lean(Comparison c) {
+        Optional<Angle> was = c.before().state().standLean();
+        Optional<Angle> is = c.after().state().standLean();
+        is.or(() -> was)
+                .filter(lean -> lean.rad() < STEEP.rad())
+                .ifPresent(lean -> c.say(HeightFinding.STAND_STEEP, Severity.LOOK, Whole.VEHICLE, lean, STEEP));
+        if (was.isPresent()
+                && is.isPresent()
+                && Math.abs(is.get().degrees() - was.get().degrees()) > LEAN_TOLD) {
+            c.say(HeightFinding.STAND_MOVED, Severity.NOTE, Whole.VEHICLE, was.get(), is.get());
+        }
+    }
+
+    /** Per end, where it was measured. */
+    static Map<End, Sag> sag(Comparison c) {
+        Map<End, Sag> sags = new EnumMap<>(End.class);
+        for (End end : End.values()) {
+            Sag sag = new Sag(end, sag(c, end, AX), sag(c, end, RIDER));
+            if (!sag.isEmpty()) {
+                sags.put(end, sag);
+            }
+        }
+        return Collections.unmodifiableMap(sags);
+    }
+
+    private static BeforeAfter sag(Comparison c, End end, PointMethod under) {
+        return BeforeAfter.of(sag(c.before(), end, under), sag(c.after(), end, under));
+    }
+
+    private static Optional<Figure<Estimate>> sag(HeightSheet sheet, End end, PointMethod under) {
+        Height free = sheet.points().get(Spot.of(end, FREE));
+        Height loaded = sheet.points().get(Spot.of(end, under));
+        return free == null || loaded == null
+                ? Optional.empty()
+                : Optional.of(new Figure<>(
+                        free.estimate().minus(loaded.estimate()), Reason.of(HeightFormula.SAG, free, loaded)));
+    }
+}

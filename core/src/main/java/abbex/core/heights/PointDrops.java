@@ -1,0 +1,90 @@
+package abbex.core.heights;
+
+import abbex.core.figure.Figure;
+import abbex.core.figure.Reason;
+import abbex.core.units.Angle;
+import abbex.core.units.Estimate;
+import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.End;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+
+/** What the points beyond the four-corner methods did between two sheets. */
+final class PointDrops {
+    private PointDrops() {}
+
+    /** The ways other than the four-corner methods that were read on one of two sheets, by code. */
+    static List<PointMethod> ways(HeightSheet before, HeightSheet after) {
+        Set<PointMethod> ways = new LinkedHashSet<>();
+        Stream.of(before, after)
+                .flatMap(sheet -> sheet.points().keySet().stream())
+                .forEach(spot -> ways.add((PointMethod) spot.way()));
+        return ways.stream()
+                .sorted(java.util.Comparator.comparing(PointMethod::code))
+                .toList();
+    }
+
+    /** Positive is down; where a fork's head angle is not known its drop cannot be told. */
+    static Map<Spot, Figure<Estimate>> run(Comparison c) {
+        Map<Spot, Figure<Estimate>> drops = new LinkedHashMap<>();
+        for (PointMethod way : ways(c.before(), c.after())) {
+            way.places().stream()
+                    .map(place -> Spot.of(place, way))
+                    .forEach(spot -> drop(c, spot, way).ifPresent(drop -> drops.put(spot, drop)));
+        }
+        return Collections.unmodifiableMap(drops);
+    }
+
+    private static Optional<Figure<Estimate>> drop(Comparison c, Spot spot, PointMethod way) {
+        Height before = c.before().points().get(spot);
+        Height after = c.after().points().get(spot);
+        if (before == null || after == null) {
+            return Optional.empty();
+        }
+        if (!way.rises()) {
+            Estimate drop = before.estimate().minus(after.estimate());
+            return Optional.of(new Figure<>(drop, Reason.of(HeightFormula.DROP, before, after)));
+        }
+        Estimate slide = after.estimate().minus(before.estimate());
+        Optional<Angle> head = c.vehicle().headAngle();
+        return head.map(angle ->
+                new Figure<>(slide.times(Math.cos(angle.rad())), Reason.of(HeightFormula.FORK, before, after, angle)));
+    }
+
+    /** Left minus right per way that is read on both sides of an end, after the four-corner methods. */
+    static Map<End, EndDrop> sides(Comparison c, Map<End, EndDrop> ends) {
+        List<PointMethod> ways = new ArrayList<>(ways(c.before(), c.after()));
+        if (ways.isEmpty()) {
+            return ends;
+        }
+        Map<End, EndDrop> with = new java.util.EnumMap<>(End.class);
+        ends.forEach((end, drop) -> {
+            Map<Way, BeforeAfter> sides = new LinkedHashMap<>(drop.leftRight());
+            for (PointMethod way : ways) {
+                BeforeAfter both = BeforeAfter.of(leftRight(c.before(), end, way), leftRight(c.after(), end, way));
+                if (!both.isEmpty()) {
+                    sides.put(way, both);
+                }
+            }
+            with.put(end, new EndDrop(end, drop.drop(), Collections.unmodifiableMap(sides)));
+        });
+        return Collections.unmodifiableMap(with);
+    }
+
+    private static Optional<Figure<Estimate>> leftRight(HeightSheet sheet, End end, PointMethod way) {
+        Height left = sheet.points().get(Spot.of((Corner) end.left(), way));
+        Height right = sheet.points().get(Spot.of((Corner) end.right(), way));
+        return left == null || right == null
+                ? Optional.empty()
+                : Optional.of(new Figure<>(
+                        left.estimate().minus(right.estimate()),
+                        Reason.of(HeightFormula.LEFT_MINUS_RIGHT, left, right)));
+    }
+}
