@@ -6,14 +6,16 @@ import { tape } from './tape.mjs';
 const inputs = () => [...document.querySelectorAll('.spot .reading')];
 /** Nobody has read here yet. */
 const open = (input) => input.value === '' && !input.closest('.arch').classList.contains('taken');
-const corner = (input) => input.closest('.spot').dataset.corner;
+/** What tells a reading of the page from the others: place and method. */
+const spot = (form) => form.elements.method.value + ':' + form.elements.corner.value;
+const inputAt = (e) => document.querySelector(`.spot[data-corner="${e.corner}"]:has([name=method][value="${e.method}"]) .reading`);
 
 export function walk() {
   const area = document.getElementById('walk');
-  const name = (c) => `reading:${area.dataset.sheet}:${area.dataset.method}:${c}`;
+  const name = (form) => `reading:${area.dataset.sheet}:${spot(form)}`;
 
   for (const input of inputs()) {
-    const kept = drafts.get(name(corner(input)));
+    const kept = drafts.get(name(input.form));
     if (kept && kept.raw !== input.value) {
       input.value = kept.raw; input.form.elements.client.value = kept.client; dirty(input);
       notice('A reading that had not been taken yet is back in its field.');
@@ -28,7 +30,7 @@ export function walk() {
     if (!e.target.matches('.reading')) return;
     const form = e.target.form;
     if (form.dataset.sent !== undefined && form.dataset.sent !== e.target.value) { form.elements.client.value = freshId(); delete form.dataset.sent; }
-    drafts.put(name(corner(e.target)), { raw: e.target.value, client: form.elements.client.value });
+    drafts.put(name(form), { raw: e.target.value, client: form.elements.client.value });
     dirty(e.target);
   });
 
@@ -49,7 +51,7 @@ export function walk() {
     if (e.target.matches('.reading') && e.target.value.trim() === '' && e.target.dataset.kept) {
       // An emptied field takes nothing back: undo does. What stands is shown again.
       e.target.value = e.target.dataset.kept;
-      drafts.drop(name(corner(e.target)));
+      drafts.drop(name(form));
       dirty(e.target);
       return;
     }
@@ -62,7 +64,7 @@ export function walk() {
     const form = input.form;
     form.dataset.sent = input.value;
     form.dataset.typed = String(Date.now());
-    drafts.put(name(corner(input)), { raw: input.value, client: form.elements.client.value, sent: true });
+    drafts.put(name(form), { raw: input.value, client: form.elements.client.value, sent: true });
     // What waits goes first: the order in which it was typed is kept.
     if (queue.holding()) hold(form, input.value); else form.requestSubmit();
   }
@@ -71,13 +73,13 @@ export function walk() {
   async function hold(form, raw) {
     const { corner: c, method, client } = form.elements;
     const sealed = await queue.put({ url: form.getAttribute('action'), corner: c.value, method: method.value, raw, client: client.value, typedAt: Number(form.dataset.typed) || Date.now() });
-    if (sealed && drafts.get(name(c.value))?.client === client.value) drafts.drop(name(c.value));
+    if (sealed && drafts.get(name(form))?.client === client.value) drafts.drop(name(form));
   }
   /** What waits is in its field, as it was typed. */
   queue.ready.then(() => {
-    for (const e of queue.of(area.dataset.sheet, area.dataset.method)) {
-      const input = document.getElementById('in-' + e.corner);
-      if (input.classList.contains('dirty')) continue;
+    for (const e of queue.of(area.dataset.sheet)) {
+      const input = inputAt(e);
+      if (!input || input.classList.contains('dirty')) continue;
       input.value = e.raw; input.form.elements.client.value = e.client; input.form.dataset.sent = e.raw;
       dirty(input);
     }
@@ -86,8 +88,8 @@ export function walk() {
     for (const r of e.detail.filter((one) => one.status !== 200)) {
       notice(`${r.corner}: “${r.raw}” could not be taken. It is in its field again.`);
       drafts.put(`reading:${r.url.split('/')[4]}:${r.method}:${r.corner}`, { raw: r.raw, client: r.client });
-      const input = document.getElementById('in-' + r.corner);
-      if (r.method === area.dataset.method && r.url.includes(area.dataset.sheet)) { delete input.form.dataset.sent; input.value = r.raw; dirty(input); }
+      const input = inputAt(r);
+      if (input && r.url.includes(area.dataset.sheet)) { delete input.form.dataset.sent; input.value = r.raw; dirty(input); }
     }
     const news = document.getElementById('news').getAttribute('hx-get').replace(/stamp=-?\d+/, 'stamp=-1');
     window.htmx.ajax('GET', news, { target: '#news', swap: 'none' });
@@ -118,20 +120,20 @@ export function walk() {
     // The form itself may have been replaced by the answer; the request still knows it.
     const form = e.detail.requestConfig?.elt;
     if (form?.id === 'news') return;
-    const c = form?.elements?.corner?.value;
-    if (!c) return;
+    if (!form?.elements?.corner) return;
     const status = e.detail.xhr.status;
     if (form.matches('.spot')) {
       if (status === 0 || status >= 500) { hold(form, e.detail.requestConfig.parameters.raw); return; }
     }
     if (status === 200) {
-      const now = document.getElementById('in-' + c);
-      if (form.matches('.undo') || now.value === e.detail.requestConfig.parameters.raw || now.dataset.kept === now.value) drafts.drop(name(c));
+      const now = inputAt({ corner: form.elements.corner.value, method: form.elements.method.value });
+      if (form.matches('.undo') || now.value === e.detail.requestConfig.parameters.raw || now.dataset.kept === now.value) drafts.drop(name(form));
     }
     if (status === 422) {
       // Back to the refused field, unless the next one has already been begun.
-      const busy = document.activeElement?.matches('.reading.dirty') && document.activeElement.id !== 'in-' + c;
-      if (!busy) document.getElementById('in-' + c)?.focus();
+      const refused = inputAt({ corner: form.elements.corner.value, method: form.elements.method.value });
+      const busy = document.activeElement?.matches('.reading.dirty') && document.activeElement !== refused;
+      if (!busy) refused?.focus();
     }
   });
 

@@ -94,8 +94,8 @@ async function one() {
 export const queue = {
   ready: null,
   holding: () => waiting.length > 0,
-  /** What waits for a sheet by a method. */
-  of: (sheet, method) => waiting.filter((e) => e.url.split('/')[4] === sheet && e.method === method),
+  /** What waits for a sheet. */
+  of: (sheet) => waiting.filter((e) => e.url.split('/')[4] === sheet),
   has: (client) => waiting.some((e) => e.client === client),
   async put(entry) {
     if (this.has(entry.client)) return !loose;

@@ -20,12 +20,12 @@ export function tape({ area, take, undo }) {
   const unit = Number(panel.dataset.unit);
   const metric = panel.dataset.metric === 'true';
   const suffix = panel.dataset.suffix || '';
-  const at = { corner: '', whole: 0, mark: null, side: '' };
+  const at = { key: '', whole: 0, mark: null, side: '' };
   let rows = [];
   /** The whole unit of what was written last. */
   let recent = null;
 
-  const field = () => document.getElementById('in-' + at.corner);
+  const field = () => document.getElementById('in-' + at.key);
   const say = (text) => { status.textContent = text; };
 
   /** The reading as it would be typed. */
@@ -54,7 +54,7 @@ export function tape({ area, take, undo }) {
 
   /** The field that is in work: its name, its last value, and the unit of tape to begin with. */
   function turnTo(input) {
-    at.corner = input.closest('.spot').dataset.corner;
+    at.key = input.closest('.spot').dataset.key;
     const data = input.dataset;
     title.textContent = input.getAttribute('aria-label');
     last.textContent = data.last ? 'last ' + pretty(data.last) : 'nothing to compare with yet';
@@ -222,7 +222,7 @@ export function tape({ area, take, undo }) {
   area.addEventListener('focusin', (e) => {
     const written = field()?.value.match(/^-?\d+/)?.[0];
     if (written) recent = at.mark === null ? Math.floor(Number(written) / (metric ? 10 : 1)) : at.whole;
-    if (e.target.matches('.reading') && e.target.closest('.spot').dataset.corner !== at.corner) turnTo(e.target);
+    if (e.target.matches('.reading') && e.target.closest('.spot').dataset.key !== at.key) turnTo(e.target);
   });
   area.addEventListener('input', (e) => {
     if (e.detail === 'tape' || !e.target.matches('.reading')) return;
@@ -266,6 +266,6 @@ export function tape({ area, take, undo }) {
   act('r', () => aloud.click());
   new ResizeObserver(draw).observe(inch);
   toggle.hidden = aloud.hidden = false;
-  at.corner = inWork().closest('.spot').dataset.corner;
+  at.key = inWork().closest('.spot').dataset.key;
   open(drafts.get('tape') ?? matchMedia('(pointer: coarse)').matches, false);
 }

@@ -47,7 +47,7 @@ final class DropAnswer {
             Map<String, Object> one = new LinkedHashMap<>();
             drop.drop().ifPresent(f -> one.put("drop", make.length(f.value())));
             Map<String, Object> sides = new LinkedHashMap<>();
-            drop.leftRight().forEach((method, both) -> sides.put(method.name(), make.both(both)));
+            drop.leftRight().forEach((method, both) -> sides.put(method.code(), make.both(both)));
             one.put("leftRight", Map.of("byMethod", sides));
             ends.put(end.code(), one);
         });
@@ -59,6 +59,18 @@ final class DropAnswer {
         make.rake(rake, "before", sheet.rake().height().before(), sheet.rake().before());
         make.rake(rake, "after", sheet.rake().height().after(), sheet.rake().after());
         answer.put("rake", rake);
+        Map<String, Map<String, Object>> points = new LinkedHashMap<>();
+        sheet.points()
+                .forEach((spot, drop) -> points.computeIfAbsent(spot.way().code(), w -> new LinkedHashMap<>())
+                        .put(spot.place().code(), make.length(drop.value())));
+        answer.put("points", points);
+        if (!sheet.sag().isEmpty()) {
+            Map<String, Object> sags = new LinkedHashMap<>();
+            sheet.sag()
+                    .forEach((end, sag) -> sags.put(
+                            end.code(), Map.of("own", make.both(sag.own()), "ridden", make.both(sag.ridden()))));
+            answer.put("sag", sags);
+        }
         List<Map<String, Object>> findings = new ArrayList<>();
         sheet.findings().forEach(finding -> {
             Words.Said said = words.finding(finding, reader);

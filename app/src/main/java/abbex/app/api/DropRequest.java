@@ -2,6 +2,7 @@ package abbex.app.api;
 
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
+import abbex.core.figure.Place;
 import abbex.core.heights.Advertised;
 import abbex.core.heights.Basis;
 import abbex.core.heights.Floor;
@@ -9,11 +10,14 @@ import abbex.core.heights.HeightSheet;
 import abbex.core.heights.Limit;
 import abbex.core.heights.Limits;
 import abbex.core.heights.Method;
+import abbex.core.heights.PointMethod;
 import abbex.core.heights.Reading;
 import abbex.core.heights.SheetState;
 import abbex.core.heights.Spot;
 import abbex.core.heights.Stage;
 import abbex.core.heights.StandIn;
+import abbex.core.heights.Way;
+import abbex.core.units.Angle;
 import abbex.core.units.Graduation;
 import abbex.core.units.Length;
 import abbex.core.units.LengthUnit;
@@ -22,17 +26,21 @@ import abbex.core.units.TapeReading;
 import abbex.core.units.TapeText;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
+import abbex.core.vehicle.Places;
+import abbex.core.vehicle.Seat;
 import abbex.core.vehicle.Vehicle;
 import abbex.core.vehicle.VehicleKind;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.EnumSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import tools.jackson.databind.JsonNode;
 
@@ -42,11 +50,21 @@ import tools.jackson.databind.JsonNode;
  */
 record DropRequest(
         Vehicle vehicle, HeightSheet before, HeightSheet after, Advertised advertised, Limits limits, Reader reader) {
-    private static final List<String> FIELDS =
-            List.of("unit", "graduation", "kind", "wheelbase", "frameBase", "advertised", "limits", "before", "after");
-    private static final List<String> OF_SHEET = Stream.concat(
-                    Stream.of(Method.values()).map(Enum::name), Stream.of("stage", "floor", "standIn", "arches"))
-            .toList();
+    private static final List<String> FIELDS = List.of(
+            "unit",
+            "graduation",
+            "kind",
+            "wheelbase",
+            "frameBase",
+            "headAngle",
+            "points",
+            "advertised",
+            "limits",
+            "before",
+            "after");
+    private static final List<String> OF_SHEET = List.of("stage", "floor", "standIn", "arches");
+    private static final Pattern POINT = Pattern.compile("[\\p{L}\\p{N}][\\p{L}\\p{N} ._-]{0,39}");
+    private static final int MOST_POINTS = 20;
     private static final List<String> LIMITS =
             Stream.of(Limit.values()).map(Enum::name).toList();
     private static final List<String> CORNERS =
@@ -76,8 +94,10 @@ record DropRequest(
             Optional<Length> frameBase = base("frameBase", reader);
             vehicle = wheelbase.map(vehicle::withWheelbase).orElse(vehicle);
             vehicle = frameBase.map(vehicle::withFrameBase).orElse(vehicle);
-            HeightSheet before = sheet("before", Stage.AS_ARRIVED, reader);
-            HeightSheet after = sheet("after", Stage.FIRST_SET_DOWN, reader);
+            vehicle = headAngle().map(vehicle::withHeadAngle).orElse(vehicle);
+            List<Way> ways = ways(vehicle.kind());
+            HeightSheet before = sheet("before", Stage.AS_ARRIVED, ways, reader);
+            HeightSheet after = sheet("after", Stage.FIRST_SET_DOWN, ways, reader);
             if (before.isEmpty() && after.isEmpty()) {
                 throw ApiProblem.of(422, "Nothing to compare", "Neither before nor after holds a height.");
             }
@@ -98,14 +118,63 @@ record DropRequest(
                             .value());
         }
 
-        private HeightSheet sheet(String name, Stage usual, Reader reader) {
-            Optional<Fields> sheet = fields.object(name, OF_SHEET);
+        private Optional<Angle> headAngle() {
+            return fields.text("headAngle")
+                    .map(text -> SheetState.degrees(text)
+                            .orElseThrow(
+                                    () -> ApiProblem.field("headAngle", text, words.say("problem.degrees"), "24.5")));
+        }
+
+        /** What a vehicle of the kind is read by, and the points of this request. */
+        private List<Way> ways(VehicleKind kind) {
+            List<Way> ways = new ArrayList<>();
+            if (kind != VehicleKind.MOTORCYCLE) {
+                ways.addAll(List.of(Method.values()));
+            }
+            ways.addAll(PointMethod.of(kind));
+            fields.open("points", POINT, MOST_POINTS)
+                    .ifPresent(points -> points.names()
+                            .forEach(name -> points.object(name, List.of("places", "tyre", "floor"))
+                                    .ifPresent(point -> ways.add(point(name, point, ways)))));
+            return ways;
+        }
+
+        private PointMethod point(String name, Fields point, List<Way> there) {
+            if (OF_SHEET.contains(name) || there.stream().anyMatch(w -> w.code().equals(name))) {
+                throw ApiProblem.field(point.at("places"), name, "There is a height of that name already.", "splitter");
+            }
+            List<Place> places = new ArrayList<>();
+            String text = point.text("places").orElse("vehicle");
+            for (String word : text.trim().split("\\s+")) {
+                Place place = Places.of(word)
+                        .orElseThrow(() -> ApiProblem.field(
+                                point.at("places"), word, "Places are needed, a space between them.", "LF RF"));
+                if (!places.contains(place)) {
+                    places.add(place);
+                }
+            }
+            return PointMethod.named(name, name, places, yes(point, "tyre"), yes(point, "floor"));
+        }
+
+        private static boolean yes(Fields point, String name) {
+            String text = point.text(name).orElse("yes");
+            if (!text.equals("yes") && !text.equals("no")) {
+                throw ApiProblem.field(point.at(name), text, "It enters or it does not.", "yes");
+            }
+            return text.equals("yes");
+        }
+
+        private HeightSheet sheet(String name, Stage usual, List<Way> ways, Reader reader) {
+            List<String> known = Stream.concat(ways.stream().map(Way::code), OF_SHEET.stream())
+                    .toList();
+            Optional<Fields> sheet = fields.object(name, known);
             List<Reading> readings = new ArrayList<>();
-            for (Method method : Method.values()) {
-                sheet.flatMap(s -> s.object(method.name(), CORNERS))
-                        .ifPresent(corners -> lengths(corners, method.allowed(), reader)
-                                .forEach((corner, tapeRead) ->
-                                        readings.add(Reading.of(Spot.of(corner, method), tapeRead))));
+            for (Way way : ways) {
+                List<? extends Place> places = way instanceof PointMethod point ? point.places() : Corner.WALK;
+                sheet.flatMap(s -> s.object(
+                                way.code(), places.stream().map(Place::code).toList()))
+                        .ifPresent(of -> lengths(of, places, way.allowed(), reader)
+                                .forEach((place, read) -> readings.add(Reading.of(Spot.of(place, way), read))));
             }
             return HeightSheet.of(
                     SheetState.NOT_TAKEN,
@@ -113,12 +182,13 @@ record DropRequest(
                     readings);
         }
 
-        private Map<Corner, TapeReading> lengths(Fields corners, TapeText.Allowed allowed, Reader reader) {
-            Map<Corner, TapeReading> lengths = new EnumMap<>(Corner.class);
-            for (Corner corner : Corner.values()) {
-                corners.text(corner.name())
-                        .map(text -> read(corners.at(corner.name()), text, allowed, TapeText.LARGEST_HEIGHT, reader))
-                        .ifPresent(length -> lengths.put(corner, length));
+        private <P extends Place> Map<P, TapeReading> lengths(
+                Fields of, List<P> places, TapeText.Allowed allowed, Reader reader) {
+            Map<P, TapeReading> lengths = new LinkedHashMap<>();
+            for (P place : places) {
+                of.text(place.code())
+                        .map(text -> read(of.at(place.code()), text, allowed, TapeText.LARGEST_HEIGHT, reader))
+                        .ifPresent(length -> lengths.put(place, length));
             }
             return lengths;
         }
@@ -135,7 +205,8 @@ record DropRequest(
 
         private Floor floor(Fields pads, Reader reader) {
             Map<Corner, Length> heights = new EnumMap<>(Corner.class);
-            lengths(pads, TapeText.Allowed.ANY, reader).forEach((corner, pad) -> heights.put(corner, pad.value()));
+            lengths(pads, Corner.WALK, TapeText.Allowed.ANY, reader)
+                    .forEach((corner, pad) -> heights.put(corner, pad.value()));
             for (Corner corner : Corner.values()) {
                 if (!heights.containsKey(corner)) {
                     throw ApiProblem.field(
@@ -195,23 +266,26 @@ record DropRequest(
         }
 
         private Advertised advertised(Reader reader) {
-            Map<End, Advertised.Range> ranges = new EnumMap<>(End.class);
-            fields.object("advertised", List.of("front", "rear")).ifPresent(ends -> {
-                for (End end : End.values()) {
-                    ends.object(end.code(), List.of("least", "most")).ifPresent(range -> {
-                        Optional<Length> least = drop(range, "least", reader);
-                        Optional<Length> most = drop(range, "most", reader).or(() -> least);
-                        Length low = least.or(() -> most)
-                                .orElseThrow(() -> ApiProblem.field(
-                                        range.at("least"), "nothing", "A number is needed here.", "\"30 mm\""));
-                        if (low.compareTo(most.orElseThrow()) > 0) {
-                            throw ApiProblem.of(
-                                    422, "A range the wrong way round", range.at("least") + " is above most.");
+            Map<Place, Advertised.Range> ranges = new LinkedHashMap<>();
+            List<Place> promised = List.of(End.FRONT, End.REAR, Seat.SEAT);
+            fields.object("advertised", promised.stream().map(Place::code).toList())
+                    .ifPresent(ends -> {
+                        for (Place end : promised) {
+                            ends.object(end.code(), List.of("least", "most")).ifPresent(range -> {
+                                Optional<Length> least = drop(range, "least", reader);
+                                Optional<Length> most =
+                                        drop(range, "most", reader).or(() -> least);
+                                Length low = least.or(() -> most)
+                                        .orElseThrow(() -> ApiProblem.field(
+                                                range.at("least"), "nothing", "A number is needed here.", "\"30 mm\""));
+                                if (low.compareTo(most.orElseThrow()) > 0) {
+                                    throw ApiProblem.of(
+                                            422, "A range the wrong way round", range.at("least") + " is above most.");
+                                }
+                                ranges.put(end, new Advertised.Range(low, most.orElseThrow()));
+                            });
                         }
-                        ranges.put(end, new Advertised.Range(low, most.orElseThrow()));
                     });
-                }
-            });
             return new Advertised(ranges);
         }
 

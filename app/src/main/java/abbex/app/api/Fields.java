@@ -4,6 +4,7 @@ import java.util.Collection;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.regex.Pattern;
 import tools.jackson.databind.JsonNode;
 
 /** An object of a request: its fields by name, anything unknown or of another type refused. */
@@ -39,6 +40,31 @@ final class Fields {
             throw ApiProblem.field(at(name), value.toString(), "A text is needed here.", "\"25 7/16\"");
         }
         return Optional.of(value.stringValue());
+    }
+
+    /** An object whose fields the caller names. */
+    Optional<Fields> open(String name, Pattern names, int most) {
+        JsonNode value = node.get(name);
+        if (value == null || value.isNull()) {
+            return Optional.empty();
+        }
+        Fields open = new Fields(at(name), value, value.isObject() ? value.propertyNames() : Set.of());
+        if (open.names().size() > most) {
+            throw ApiProblem.of(
+                    422, "Too many", at(name) + " holds " + open.names().size() + " of " + most + ".");
+        }
+        open.names().stream()
+                .filter(n -> !names.matcher(n).matches())
+                .findFirst()
+                .ifPresent(n -> {
+                    throw ApiProblem.field(at(name), n, "Letters and digits are needed, 40 at most.", "splitter");
+                });
+        return Optional.of(open);
+    }
+
+    /** Its fields, in order of their names. */
+    Set<String> names() {
+        return new TreeSet<>(node.propertyNames());
     }
 
     Optional<Fields> object(String name, Collection<String> known) {

@@ -1,14 +1,15 @@
 package abbex.app.arrive;
 
 import abbex.app.people.Person;
+import abbex.core.figure.Place;
 import abbex.core.heights.Advertised;
+import abbex.core.heights.SheetState;
 import abbex.core.units.Graduation;
 import abbex.core.units.Length;
 import abbex.core.units.TapeParse;
 import abbex.core.units.TapeReading;
 import abbex.core.units.TapeText;
 import abbex.core.vehicle.Architecture;
-import abbex.core.vehicle.End;
 import abbex.core.vehicle.VehicleKind;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
@@ -60,9 +61,9 @@ public class ArriveForm {
         t.put("worn", job.worn());
         t.put("changed", job.changed());
         t.put("kit", job.kit());
-        job.promises().forEach((end, promise) -> {
-            t.put("promise" + end, promise.leastRaw());
-            t.put("promiseTo" + end, promise.range().single() ? "" : promise.mostRaw());
+        job.promises().forEach((place, promise) -> {
+            t.put("promise" + place, promise.leastRaw());
+            t.put("promiseTo" + place, promise.range().single() ? "" : promise.mostRaw());
         });
         return new ArriveForm(person, t);
     }
@@ -78,6 +79,8 @@ public class ArriveForm {
         t.put("tyreRear", v.tyreRear());
         t.put("frameFront", v.points().front());
         t.put("frameRear", v.points().rear());
+        t.put("headAngle", v.build().headAngle());
+        t.put("twinRear", v.build().twinRear() ? "on" : "");
         for (VehicleFacts.Measure measure : VehicleFacts.Measure.values()) {
             t.put(measure.name(), v.raw(measure));
         }
@@ -117,18 +120,32 @@ public class ArriveForm {
                 measures.put(measure, new VehicleFacts.Measured(withUnit(reading), reading.value()));
             }
         }
+        VehicleKind kind = kind();
+        boolean motorcycle = kind == VehicleKind.MOTORCYCLE;
+        if (motorcycle
+                && !text("headAngle").isEmpty()
+                && SheetState.degrees(text("headAngle")).isEmpty()) {
+            problems.put("headAngle", Problem.key("problem.degrees"));
+        }
         return new VehicleFacts(
                 id,
                 text("plate"),
-                choice("kind", VehicleKind.class, VehicleKind.CAR),
-                choice("shape", VehicleFacts.Shape.class, VehicleFacts.Shape.HATCH),
+                kind,
+                VehicleFacts.Shape.of(kind, choice("shape", VehicleFacts.Shape.class, VehicleFacts.Shape.HATCH)),
                 text("name"),
                 choice("archFront", Architecture.class, Architecture.OTHER),
                 choice("archRear", Architecture.class, Architecture.OTHER),
                 text("tyreFront"),
                 text("tyreRear"),
                 new VehicleFacts.FramePoints(text("frameFront"), text("frameRear")),
+                new VehicleFacts.Build(
+                        motorcycle && problems.get("headAngle") == null ? text("headAngle") : "",
+                        kind == VehicleKind.TRUCK && text("twinRear").equals("on")),
                 measures);
+    }
+
+    private VehicleKind kind() {
+        return choice("kind", VehicleKind.class, VehicleKind.CAR);
     }
 
     /** A number typed without a unit is kept with the unit it was taken in, whoever reads it later. */
@@ -158,9 +175,9 @@ public class ArriveForm {
                 of.arrivedAt());
     }
 
-    private Map<End, Job.Promise> promises() {
-        Map<End, Job.Promise> promises = new EnumMap<>(End.class);
-        for (End end : End.values()) {
+    private Map<Place, Job.Promise> promises() {
+        Map<Place, Job.Promise> promises = new LinkedHashMap<>();
+        for (Place end : Job.promised(kind())) {
             TapeReading least = length("promise" + end, TapeText.Allowed.ANY, LARGEST_DROP);
             TapeReading most = length("promiseTo" + end, TapeText.Allowed.ANY, LARGEST_DROP);
             if (least == null && most != null) {

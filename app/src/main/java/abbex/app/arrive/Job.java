@@ -2,9 +2,12 @@ package abbex.app.arrive;
 
 import abbex.core.heights.Advertised;
 import abbex.core.vehicle.End;
+import abbex.core.vehicle.Seat;
+import abbex.core.vehicle.VehicleKind;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -22,14 +25,19 @@ public record Job(
         String worn,
         String changed,
         String kit,
-        Map<End, Promise> promises,
+        Map<abbex.core.figure.Place, Promise> promises,
         Where where,
         @Nullable UUID holder,
         String holderInitials,
         @Nullable LocalDate dueBack,
         Instant arrivedAt) {
 
-    /** The advertised drop of an end, as typed and exact; both texts are alike for one number. */
+    /** Where a box may promise a drop. */
+    static List<abbex.core.figure.Place> promised(VehicleKind kind) {
+        return kind == VehicleKind.MOTORCYCLE ? List.of(End.FRONT, Seat.SEAT, End.REAR) : List.of(End.FRONT, End.REAR);
+    }
+
+    /** The advertised drop at a place, as typed and exact; both texts are alike for one number. */
     public record Promise(String leastRaw, String mostRaw, Advertised.Range range) {
         /** One number, or from least to most. */
         public String text() {
@@ -65,8 +73,8 @@ public record Job(
     public record Where(Place place, String bay) {}
 
     public Advertised advertised() {
-        Map<End, Advertised.Range> ranges = new EnumMap<>(End.class);
-        promises.forEach((end, promise) -> ranges.put(end, promise.range()));
+        Map<abbex.core.figure.Place, Advertised.Range> ranges = new HashMap<>();
+        promises.forEach((place, promise) -> ranges.put(place, promise.range()));
         return new Advertised(ranges);
     }
 }

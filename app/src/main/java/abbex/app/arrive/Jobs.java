@@ -4,10 +4,11 @@ import abbex.app.people.Audit;
 import abbex.app.people.Person;
 import abbex.app.store.Ids;
 import abbex.app.store.Times;
+import abbex.core.figure.Place;
 import abbex.core.heights.Advertised;
 import abbex.core.units.Length;
 import abbex.core.vehicle.Architecture;
-import abbex.core.vehicle.End;
+import abbex.core.vehicle.Places;
 import abbex.core.vehicle.VehicleKind;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -16,6 +17,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -32,7 +34,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class Jobs {
     private static final String VEHICLE_COLUMNS = """
             v.id as vehicle_id, v.plate, v.kind, v.shape, v.name, v.arch_front, v.arch_rear, v.tyre_front, v.tyre_rear,
-            v.frame_front, v.frame_rear
+            v.frame_front, v.frame_rear, v.head_angle, v.twin_rear
             """;
 
     private static final String JOBS = """
@@ -67,15 +69,15 @@ public class Jobs {
     private static final String CHANGE_VEHICLE = """
             update vehicle set plate = :plate, plate_key = :key, kind = :kind, shape = :shape, name = :name,
                    arch_front = :front, arch_rear = :rear, tyre_front = :tyreFront, tyre_rear = :tyreRear,
-                   frame_front = :frameFront, frame_rear = :frameRear
+                   frame_front = :frameFront, frame_rear = :frameRear, head_angle = :headAngle, twin_rear = :twinRear
              where id = :id and shop_id = :shop
             """;
 
     private static final String ADD_VEHICLE = """
             insert into vehicle (id, shop_id, plate, plate_key, kind, shape, name, arch_front, arch_rear, tyre_front, tyre_rear,
-                                 frame_front, frame_rear)
+                                 frame_front, frame_rear, head_angle, twin_rear)
             values (:id, :shop, :plate, :key, :kind, :shape, :name, :front, :rear, :tyreFront, :tyreRear, :frameFront,
-                    :frameRear)
+                    :frameRear, :headAngle, :twinRear)
             """;
 
     private static final String CHANGE_JOB = """
@@ -186,7 +188,9 @@ public class Jobs {
                 .param("tyreFront", v.tyreFront())
                 .param("tyreRear", v.tyreRear())
                 .param("frameFront", v.points().front())
-                .param("frameRear", v.points().rear());
+                .param("frameRear", v.points().rear())
+                .param("headAngle", v.build().headAngle())
+                .param("twinRear", v.build().twinRear());
     }
 
     private JdbcClient.StatementSpec stay(String sql, Job job) {
@@ -228,7 +232,7 @@ public class Jobs {
                         values (:id, :end, :leastRaw, :least, :mostRaw, :most)
                         """)
                         .param("id", job.id().toString())
-                        .param("end", end.name())
+                        .param("end", end.code().toUpperCase(Locale.ROOT))
                         .param("leastRaw", promise.leastRaw())
                         .param("least", promise.range().least().nm())
                         .param("mostRaw", promise.mostRaw())
@@ -269,7 +273,7 @@ public class Jobs {
         }
         Map<UUID, Map<VehicleFacts.Measure, VehicleFacts.Measured>> measures = measures(
                 shop, jobs.stream().map(j -> j.vehicle().id().toString()).toList());
-        Map<UUID, Map<End, Job.Promise>> promises = promises(shop, jobs);
+        Map<UUID, Map<Place, Job.Promise>> promises = promises(shop, jobs);
         List<Job> whole = new ArrayList<>();
         for (Job j : jobs) {
             whole.add(new Job(
@@ -308,15 +312,16 @@ public class Jobs {
         return measures;
     }
 
-    private Map<UUID, Map<End, Job.Promise>> promises(UUID shop, List<Job> jobs) {
-        Map<UUID, Map<End, Job.Promise>> promises = new HashMap<>();
+    private Map<UUID, Map<Place, Job.Promise>> promises(UUID shop, List<Job> jobs) {
+        Map<UUID, Map<Place, Job.Promise>> promises = new HashMap<>();
         jdbc.sql(PROMISES)
                 .param("shop", shop.toString())
                 .param("jobs", jobs.stream().map(j -> j.id().toString()).toList())
                 .query(row -> {
-                    promises.computeIfAbsent(Ids.id(row, "job_id"), id -> new EnumMap<>(End.class))
+                    promises.computeIfAbsent(Ids.id(row, "job_id"), id -> new LinkedHashMap<>())
                             .put(
-                                    End.valueOf(row.getString("end_code")),
+                                    Places.of(row.getString("end_code").toLowerCase(Locale.ROOT))
+                                            .orElseThrow(),
                                     new Job.Promise(
                                             row.getString("least_raw"),
                                             row.getString("most_raw"),
@@ -340,6 +345,7 @@ public class Jobs {
                 v.tyreFront(),
                 v.tyreRear(),
                 v.points(),
+                v.build(),
                 measures == null ? Map.of() : measures);
     }
 
@@ -379,6 +385,7 @@ public class Jobs {
                 row.getString("tyre_front"),
                 row.getString("tyre_rear"),
                 new VehicleFacts.FramePoints(row.getString("frame_front"), row.getString("frame_rear")),
+                new VehicleFacts.Build(row.getString("head_angle"), row.getBoolean("twin_rear")),
                 measures);
     }
 }

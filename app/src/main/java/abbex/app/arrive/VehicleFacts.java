@@ -1,5 +1,6 @@
 package abbex.app.arrive;
 
+import abbex.core.heights.SheetState;
 import abbex.core.units.Length;
 import abbex.core.vehicle.Architecture;
 import abbex.core.vehicle.End;
@@ -24,6 +25,7 @@ public record VehicleFacts(
         String tyreFront,
         String tyreRear,
         FramePoints points,
+        Build build,
         Map<Measure, Measured> measures) {
 
     /** What the points of the frame are called between which rake is taken; blank when nobody named them. */
@@ -35,11 +37,28 @@ public record VehicleFacts(
         }
     }
 
+    /**
+     * How it is built where that is not every vehicle's.
+     *
+     * @param headAngle a motorcycle's, as typed in degrees from the vertical; empty when not known
+     * @param twinRear two wheels on each side of the rear axle
+     */
+    public record Build(String headAngle, boolean twinRear) {
+        public static final Build USUAL = new Build("", false);
+    }
+
     /** The side outline it is drawn with. */
     public enum Shape {
         HATCH,
         COUPE,
-        PICKUP
+        PICKUP,
+        MOTORCYCLE;
+
+        /** The outline asked for, or the usual one of the kind when that one cannot be. */
+        static Shape of(VehicleKind kind, Shape asked) {
+            boolean motorcycle = kind == VehicleKind.MOTORCYCLE;
+            return motorcycle ? MOTORCYCLE : asked != MOTORCYCLE ? asked : kind == VehicleKind.TRUCK ? PICKUP : HATCH;
+        }
     }
 
     /** A named measure of a vehicle. */
@@ -81,6 +100,7 @@ public record VehicleFacts(
                 new FramePoints(
                         points.front.isEmpty() ? known.points.front : points.front,
                         points.rear.isEmpty() ? known.points.rear : points.rear),
+                new Build(build.headAngle.isEmpty() ? known.build.headAngle : build.headAngle, build.twinRear),
                 all);
     }
 
@@ -93,7 +113,9 @@ public record VehicleFacts(
                 measure(Measure.TRACK_FRONT),
                 measure(Measure.TRACK_REAR),
                 measure(Measure.TYRE_FRONT).map(Tyre::of),
-                measure(Measure.TYRE_REAR).map(Tyre::of));
+                measure(Measure.TYRE_REAR).map(Tyre::of),
+                SheetState.degrees(build.headAngle),
+                build.twinRear);
     }
 
     /** The plate as it is compared: letters and digits only. */

@@ -166,6 +166,7 @@ class BoardController {
             case HATCH -> 2600;
             case COUPE -> 2680;
             case PICKUP -> 3560;
+            case MOTORCYCLE -> 1480;
         };
     }
 

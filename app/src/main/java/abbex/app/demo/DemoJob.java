@@ -25,6 +25,9 @@ final class DemoJob {
     String kit = "";
     String front = "";
     String rear = "";
+    String seat = "";
+    String headAngle = "";
+    boolean twinRear;
     String wish = "";
     String customer = "";
     String odometer = "";
@@ -49,7 +52,11 @@ final class DemoJob {
     }
 
     VehicleKind kind() {
-        return shape == VehicleFacts.Shape.PICKUP ? VehicleKind.TRUCK : VehicleKind.CAR;
+        return switch (shape) {
+            case PICKUP -> VehicleKind.TRUCK;
+            case MOTORCYCLE -> VehicleKind.MOTORCYCLE;
+            default -> VehicleKind.CAR;
+        };
     }
 
     DemoJob wheelbase(String wheelbase, String frameBase, String tyreDiameter, String tyreText) {
@@ -82,6 +89,24 @@ final class DemoJob {
         bay = inBay;
         holder = heldBy;
         arrivedDaysAgo = daysAgo;
+        return this;
+    }
+
+    /** Heights beyond the four corners from before, each a place and what was read there. */
+    DemoJob at(String way, String... readings) {
+        return points(before, way, readings);
+    }
+
+    /** The same after the first set-down. */
+    DemoJob nowAt(String way, String... readings) {
+        return points(after, way, readings);
+    }
+
+    private DemoJob points(Map<String, String> sheet, String way, String... readings) {
+        for (String reading : readings) {
+            String[] parts = reading.split(" ", 2);
+            sheet.put(parts[0] + " " + way, parts[1]);
+        }
         return this;
     }
 

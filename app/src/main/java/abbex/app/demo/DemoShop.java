@@ -15,8 +15,9 @@ import abbex.app.rules.Rules;
 import abbex.app.rules.Typed;
 import abbex.app.store.FirstShop;
 import abbex.app.store.Ids;
+import abbex.core.figure.Place;
 import abbex.core.heights.Advertised;
-import abbex.core.heights.Method;
+import abbex.core.heights.Spot;
 import abbex.core.heights.Stage;
 import abbex.core.units.Graduation;
 import abbex.core.units.Length;
@@ -24,6 +25,8 @@ import abbex.core.units.LengthUnit;
 import abbex.core.units.TapeText;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
+import abbex.core.vehicle.Places;
+import abbex.core.vehicle.Seat;
 import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Duration;
@@ -32,6 +35,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -129,6 +133,7 @@ class DemoShop implements FirstShop {
                 story.tyre,
                 story.tyre,
                 new VehicleFacts.FramePoints(story.frameFront, story.frameRear),
+                new VehicleFacts.Build(story.headAngle, story.twinRear),
                 measures);
         Job job = new Job(
                 Ids.fresh(),
@@ -185,18 +190,19 @@ class DemoShop implements FirstShop {
             sheets.take(
                     by,
                     sheet,
-                    Corner.valueOf(spot[0]),
-                    Method.valueOf(spot[1]),
+                    Spot.of(
+                            Places.of(spot[0]).orElseThrow(),
+                            rules.of(by.shop()).way(spot[1]).orElseThrow()),
                     reading.getValue(),
                     Ids.fresh(),
                     from.plusSeconds(20L * minute++));
         }
     }
 
-    private static Map<End, Job.Promise> promises(DemoJob story) {
-        Map<End, Job.Promise> promises = new EnumMap<>(End.class);
-        for (End end : End.values()) {
-            String text = end == End.FRONT ? story.front : story.rear;
+    private static Map<Place, Job.Promise> promises(DemoJob story) {
+        Map<Place, Job.Promise> promises = new LinkedHashMap<>();
+        for (Place end : List.of(End.FRONT, Seat.SEAT, End.REAR)) {
+            String text = end == End.FRONT ? story.front : end == End.REAR ? story.rear : story.seat;
             if (!text.isEmpty()) {
                 String[] range = text.split(" to ");
                 String least = range[0];

@@ -2,6 +2,7 @@ package abbex.app.demo;
 
 import static abbex.app.arrive.VehicleFacts.Shape.COUPE;
 import static abbex.app.arrive.VehicleFacts.Shape.HATCH;
+import static abbex.app.arrive.VehicleFacts.Shape.MOTORCYCLE;
 import static abbex.app.arrive.VehicleFacts.Shape.PICKUP;
 import static abbex.core.heights.Method.FG;
 import static abbex.core.heights.Method.GF;
@@ -12,8 +13,9 @@ import static abbex.core.heights.Method.TG;
 import abbex.app.arrive.Job.Place;
 import abbex.core.vehicle.Architecture;
 import java.util.List;
+import java.util.Map;
 
-/** Ten invented stays, each with a story that shows a finding. Nobody and nothing here exists. */
+/** Twelve invented stays, each with a story that shows a finding. Nobody and nothing here exists. */
 final class DemoStories {
     private DemoStories() {}
 
@@ -28,6 +30,8 @@ final class DemoStories {
                 untouched(),
                 finished(),
                 overdue(),
+                motorcycle(),
+                twinTruck(),
                 done());
     }
 
@@ -123,6 +127,78 @@ final class DemoStories {
                 .state("32", "32", "32", "32")
                 .before(GF, "26 1/8", "26 5/8", "26 3/4", "26 9/16")
                 .before(HF, "14 1/4", "14 3/4", "14 7/8", "14 11/16");
+    }
+
+    private static DemoJob motorcycle() {
+        DemoJob job = new DemoJob("MQ 381", "Touring motorcycle, 2018", MOTORCYCLE)
+                .wheelbase("1540 mm", "", "640 mm", "130/80B17 65H")
+                .kit("fork springs and shorter shocks", "1", "1 1/2")
+                .says("Ansa Rook", "both feet flat on the ground", "22,480 mi")
+                .stands(Place.BAY, "Bay 4", "jorun", 0)
+                .at("AX", "front 21 3/8", "rear 16 1/4")
+                .at("FT", "front 3/8")
+                .at("SEAT", "seat 31 1/8")
+                .at("FREE", "front 22 3/4", "rear 16 15/16")
+                .at("RIDER", "front 20 1/8", "rear 15 1/16")
+                .nowAt("AX", "front 20 1/2", "rear 14 13/16")
+                .nowAt("FT", "front 7/8")
+                .nowAt("SEAT", "seat 29 7/8");
+        job.seat = "1 1/2";
+        job.headAngle = "27.5";
+        job.stateBefore.putAll(Map.of(
+                "PRESSURE_front",
+                "36",
+                "PRESSURE_rear",
+                "40",
+                "STAND_LEAN",
+                "12.5",
+                "LOAD",
+                "empty",
+                "WHEEL_SET",
+                "as built",
+                "PRELOAD",
+                "rear 3rd notch"));
+        job.stateAfter.putAll(Map.of(
+                "PRESSURE_front",
+                "36",
+                "PRESSURE_rear",
+                "40",
+                "STAND_LEAN",
+                "7.5",
+                "LOAD",
+                "empty",
+                "WHEEL_SET",
+                "as built",
+                "PRELOAD",
+                "rear 3rd notch"));
+        return job;
+    }
+
+    private static DemoJob twinTruck() {
+        DemoJob job = new DemoJob("VB 2-094", "Crew cab, 2020, two wheels a side behind", PICKUP)
+                .wheelbase("4390 mm", "", "32 in", "235/80R17 120R")
+                .kit("shackles and hangers", "0", "2")
+                .says("Hale Dorn", "level under the trailer", "54,900 mi")
+                .stands(Place.WAITING, "", "milo", 1)
+                .state("65", "65", "62", "62")
+                .before(HF, "20 1/4", "20 1/4", "21 1/2", "21 9/16")
+                .at("CAB", "LF 22 1/2", "RF 22 1/2")
+                .at("BED", "RR 55 3/4", "LR 55 11/16")
+                .at("HANGF", "RR 24 1/8", "LR 24 1/16")
+                .at("AXLE", "RR 6 1/4", "LR 6 3/16")
+                .at("HANGR", "RR 29 3/8", "LR 29 5/16")
+                .after(HF, "20 3/16", "20 3/16", "19 1/2", "19 9/16")
+                .nowAt("CAB", "LF 22 1/4", "RF 22 1/4")
+                .nowAt("BED", "RR 53 5/8", "LR 53 9/16")
+                .nowAt("HANGF", "RR 22 1/4", "LR 22 3/16")
+                .nowAt("AXLE", "RR 4 1/4", "LR 4 1/8")
+                .nowAt("HANGR", "RR 27 1/8", "LR 27 1/16");
+        job.archFront = Architecture.DOUBLE_WISHBONE;
+        job.archRear = Architecture.SOLID_AXLE_LEAF;
+        job.twinRear = true;
+        job.stateBefore.putAll(Map.of("PRESSURE_RRI", "62", "PRESSURE_LRI", "62"));
+        job.stateAfter.putAll(Map.of("PRESSURE_RRI", "62", "PRESSURE_LRI", "55"));
+        return job;
     }
 
     private static DemoJob untouched() {

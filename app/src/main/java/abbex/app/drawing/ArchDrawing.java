@@ -3,40 +3,28 @@ package abbex.app.drawing;
 import abbex.core.heights.Height;
 import abbex.core.heights.HeightSheet;
 import abbex.core.heights.Method;
+import abbex.core.heights.PointMethod;
+import abbex.core.heights.Spot;
 import abbex.core.units.Length;
 import abbex.core.vehicle.Corner;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
- * An arch in elevation on the floor line, in millimetres, to scale: SVG coordinates, so up is negative and the wheel's
- * centre is at x = 0. Drawing geometry only; what is not measured yet is drawn at a usual place.
- *
- * @param hub height of the hub centre
- * @param tyre radius of the tyre
- * @param rim outer radius of the rim
- * @param before path of the lip on the first sheet; null when not known
- * @param now path of the lip on the sheet in work; null when not known
- * @param guess path of a lip where nothing is known
- * @param from lower end of the method's arrow
- * @param to upper end
- * @param arrowX where the arrow stands
- * @param frame height of the frame point on the sheet in work, or a usual one
+ * A corner in elevation: wheel, lip and what is measured there; what is not measured yet is drawn at a usual place. The
+ * wheel's centre is at x = 0. Drawing geometry only.
  */
-public record ArchDrawing(
-        String hub,
-        String tyre,
-        String rim,
-        @Nullable String before,
-        @Nullable String now,
-        @Nullable String guess,
-        String from,
-        String to,
-        String arrowX,
-        String frame) {
-
+public final class ArchDrawing {
     private static final double LIP_OVER_TYRE = 38;
     private static final double FRAME_X = 395;
+    /** Half of an axle tube. */
+    private static final double TUBE = 45;
+    /** From the axle to the bolts of a leaf spring's hangers. */
+    private static final double HANGER_X = 620;
+
+    private ArchDrawing() {}
 
     /** The wheel's circles: free radius of the tyre, height of the hub, radius of the rim. */
     public record Wheel(double tyre, double hub, double rim) {
@@ -58,31 +46,135 @@ public record ArchDrawing(
         }
     }
 
-    public static ArchDrawing of(
-            Corner corner, Method method, Wheel wheel, @Nullable HeightSheet before, HeightSheet sheet) {
+    /** The corner with the arrow of a way to measure. */
+    public static Elevation of(Spot spot, Wheel wheel, @Nullable HeightSheet before, HeightSheet sheet) {
+        Corner corner = (Corner) spot.place();
         Double lipBefore = before == null ? null : lip(before, corner, wheel);
         Double lipNow = lip(sheet, corner, wheel);
         double usual = wheel.hub() + wheel.tyre() + 60;
-        double lip = lipNow != null ? lipNow : lipBefore != null ? lipBefore : usual;
         double frame =
                 sheet.at(corner, Method.FG).map(Height::value).map(Length::mm).orElse(wheel.tyre() * 0.55);
+        List<Elevation.Stroke> strokes = new ArrayList<>();
+        strokes.add(new Elevation.Stroke("hub", circle(0, wheel.hub(), 13)));
+        strokes.add(new Elevation.Stroke(
+                "hair", "M-26 " + Elevation.up(wheel.hub()) + "H26M0 " + Elevation.up(wheel.hub()) + "m0-26v52"));
+        if (lipBefore != null) {
+            strokes.add(new Elevation.Stroke("lip was", path(lipBefore, wheel)));
+        }
+        if (lipNow != null) {
+            strokes.add(new Elevation.Stroke("lip is", path(lipNow, wheel)));
+        }
+        if (lipNow == null && lipBefore == null) {
+            strokes.add(new Elevation.Stroke("lip guess", path(usual, wheel)));
+        }
+        List<Elevation.Wheel> wheels = List.of(new Elevation.Wheel(
+                "0", Elevation.up(wheel.hub()), Elevation.plain(wheel.tyre()), Elevation.plain(wheel.rim())));
+        if (spot.way() instanceof Method method) {
+            strokes.add(new Elevation.Stroke("frame", "M350 " + Elevation.up(frame) + "h90"));
+            double lip = lipNow != null ? lipNow : lipBefore != null ? lipBefore : usual;
+            return new Elevation(Elevation.box(-450, 830, 900), wheels, strokes, arrow(method, wheel, lip, frame));
+        }
+        PointMethod way = (PointMethod) spot.way();
+        double value = height(sheet, before, spot).orElseGet(() -> usual(way, wheel));
+        return point(way, value, wheel, wheels, strokes);
+    }
+
+    /** A point that belongs to no corner: the floor, the point, the tape. */
+    public static Elevation alone(Spot spot, HeightSheet sheet, @Nullable HeightSheet before) {
+        double value = height(sheet, before, spot).orElse(200.0);
+        double width = Math.max(900, (value + 160) * 900 / 880);
+        return new Elevation(
+                Elevation.box(-width / 2, width * 880 / 900 - 50, width),
+                List.of(),
+                List.of(Elevation.mark(0, value)),
+                Elevation.arrow(0, 0, value));
+    }
+
+    private static Elevation.Arrow arrow(Method method, Wheel wheel, double lip, double frame) {
         double from = switch (method) {
             case GF, FG -> 0;
             case HF -> wheel.hub();
             case RIM -> wheel.hub() - wheel.rim();
             case TG -> wheel.hub() + wheel.tyre();
         };
-        return new ArchDrawing(
-                up(wheel.hub()),
-                plain(wheel.tyre()),
-                plain(wheel.rim()),
-                lipBefore == null ? null : path(lipBefore, wheel),
-                lipNow == null ? null : path(lipNow, wheel),
-                lipNow == null && lipBefore == null ? path(usual, wheel) : null,
-                up(from),
-                up(method == Method.FG ? frame : lip),
-                plain(method == Method.FG ? FRAME_X : 0),
-                up(frame));
+        return method == Method.FG ? Elevation.arrow(FRAME_X, from, frame) : Elevation.arrow(0, from, lip);
+    }
+
+    /** Cab, bed, running board, hangers, axle, or a point of the shop's own, drawn where it was read. */
+    private static Elevation point(
+            PointMethod way, double value, Wheel wheel, List<Elevation.Wheel> wheels, List<Elevation.Stroke> strokes) {
+        double hub = wheel.hub();
+        double top = Math.max(1000, value + 160);
+        double x = way.equals(PointMethod.CAB) ? 560 : way.equals(PointMethod.BED) ? 0 : -500;
+        switch (way.code()) {
+            case "CAB" -> strokes.add(line("body", x - 60, value, x + 640, value));
+            case "BED" -> strokes.add(line("body", -640, value, 640, value));
+            case "BOARD" -> {
+                x = 600;
+                strokes.add(line("body", x - 40, value, x + 640, value));
+            }
+            case "HANGF", "HANGR" -> {
+                x = way.code().equals("HANGF") ? -HANGER_X : HANGER_X;
+                strokes.add(leaf(hub, value));
+                strokes.add(new Elevation.Stroke("hub", circle(x, value, 16)));
+            }
+            case "AXLE" -> {
+                x = 0;
+                strokes.add(leaf(hub, hub + TUBE + value));
+                strokes.add(new Elevation.Stroke("hub", circle(0, hub, TUBE)));
+                strokes.add(line("frame", -640, hub + TUBE + value, 640, hub + TUBE + value));
+                return new Elevation(
+                        Elevation.box(-700, 1000, 1400),
+                        wheels,
+                        strokes,
+                        Elevation.arrow(0, hub + TUBE, hub + TUBE + value));
+            }
+            default -> strokes.add(Elevation.mark(x, way.floorInIt() ? value : hub + value));
+        }
+        double from = way.floorInIt() ? 0 : hub;
+        double width = Math.max(1400, (top + 60) * 900 / 880);
+        double left = x > 300 ? -450 : -width / 2;
+        return new Elevation(Elevation.box(left, top, width), wheels, strokes, Elevation.arrow(x, from, from + value));
+    }
+
+    /** A leaf spring over the axle, from bolt to bolt. */
+    private static Elevation.Stroke leaf(double hub, double bolts) {
+        return new Elevation.Stroke(
+                "leaf",
+                "M" + Elevation.plain(-HANGER_X) + " " + Elevation.up(bolts) + "Q0 "
+                        + Elevation.up(2 * (hub + TUBE) - bolts) + " " + Elevation.plain(HANGER_X) + " "
+                        + Elevation.up(bolts));
+    }
+
+    private static Elevation.Stroke line(String style, double x1, double z1, double x2, double z2) {
+        return new Elevation.Stroke(
+                style,
+                "M" + Elevation.plain(x1) + " " + Elevation.up(z1) + "L" + Elevation.plain(x2) + " "
+                        + Elevation.up(z2));
+    }
+
+    private static String circle(double x, double z, double r) {
+        return "M" + Elevation.plain(x - r) + " " + Elevation.up(z) + "a" + r + " " + r + " 0 1 0 " + 2 * r + " 0a" + r
+                + " " + r + " 0 1 0 " + -2 * r + " 0";
+    }
+
+    private static Optional<Double> height(HeightSheet sheet, @Nullable HeightSheet before, Spot spot) {
+        return sheet.at(spot)
+                .or(() -> before == null ? Optional.empty() : before.at(spot))
+                .map(h -> h.value().mm());
+    }
+
+    /** Where such a point usually lies, for a drawing before anything is read. */
+    private static double usual(PointMethod way, Wheel wheel) {
+        return switch (way.code()) {
+            case "CAB" -> wheel.hub() * 1.25;
+            case "BED" -> 1250;
+            case "BOARD" -> wheel.hub() * 1.1;
+            case "HANGF" -> wheel.hub() * 1.35;
+            case "HANGR" -> wheel.hub() * 1.6;
+            case "AXLE" -> 150;
+            default -> 200;
+        };
     }
 
     /** The lip's height over the floor by the best method that was read here. */
@@ -109,19 +201,10 @@ public record ArchDrawing(
         double r = wheel.tyre() + LIP_OVER_TYRE;
         double spring = lip - r;
         double sill = spring - wheel.tyre() * 0.45;
-        String radius = plain(r);
-        String foot = up(sill);
-        String start = up(spring);
-        return "M-446 " + foot + " H" + plain(-r) + " V" + start + " A" + radius + " " + radius + " 0 0 1 " + radius
-                + " " + start + " V" + foot + " H446";
-    }
-
-    private static String up(double z) {
-        return plain(-z);
-    }
-
-    /** A coordinate to a tenth; drawn by the hundred on every page, where a format string would be the slowest part. */
-    private static String plain(double mm) {
-        return Double.toString(Math.round(mm * 10) / 10.0);
+        String radius = Elevation.plain(r);
+        String foot = Elevation.up(sill);
+        String start = Elevation.up(spring);
+        return "M-446 " + foot + " H" + Elevation.plain(-r) + " V" + start + " A" + radius + " " + radius + " 0 0 1 "
+                + radius + " " + start + " V" + foot + " H446";
     }
 }

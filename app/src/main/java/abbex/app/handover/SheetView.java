@@ -8,6 +8,7 @@ import abbex.app.page.Numerals;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.core.figure.Figure;
+import abbex.core.figure.Place;
 import abbex.core.heights.BeforeAfter;
 import abbex.core.heights.CornerDrop;
 import abbex.core.heights.DropSheet;
@@ -15,15 +16,21 @@ import abbex.core.heights.Height;
 import abbex.core.heights.HeightSheet;
 import abbex.core.heights.Judgement;
 import abbex.core.heights.Method;
+import abbex.core.heights.PointMethod;
+import abbex.core.heights.Spot;
 import abbex.core.units.Angle;
 import abbex.core.units.Estimate;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
+import abbex.core.vehicle.Seat;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The drop sheet as one page shows it; every text is safe for a page.
@@ -39,6 +46,8 @@ public record SheetView(
         List<Line> sheets,
         List<Big> heads,
         List<Row> rows,
+        List<Points> points,
+        List<Pair> sag,
         List<Pair> sides,
         List<Pair> diagonals,
         List<Pair> rake,
@@ -54,6 +63,13 @@ public record SheetView(
 
     /** A method at all four corners, in walking order. */
     public record Row(String method, String code, List<Cell> cells) {}
+
+    /**
+     * Points beyond the four-corner methods, those that are read at the same places together.
+     *
+     * @param places what heads the columns
+     */
+    public record Points(List<String> places, List<Row> rows) {}
 
     /** One method at one corner. */
     public record Cell(String before, String now, String drop, String uncertainty, boolean best, List<String> how) {}
@@ -78,12 +94,16 @@ public record SheetView(
                         .filter(m -> before.has(m) || now.has(m))
                         .map(m -> make.row(m, before, now))
                         .toList(),
+                make.points(before, now),
+                make.sag(),
                 make.sides(),
                 make.diagonals(),
                 make.rake(),
                 make.gaps(),
                 words.findings(drops.findings(), reader),
-                drops.corners().values().stream().anyMatch(c -> !c.byMethod().isEmpty()));
+                !drops.points().isEmpty()
+                        || drops.corners().values().stream()
+                                .anyMatch(c -> !c.byMethod().isEmpty()));
     }
 
     /** Forms the texts of one sheet for one reader. */
@@ -91,10 +111,9 @@ public record SheetView(
             Reader reader, Words words, Judgement judged, DropSheet drops, VehicleFacts.FramePoints points) {
         /** As the box says it, not as it comes out in the reader's unit. */
         String promised(Job job) {
-            return Stream.of(End.values())
-                    .filter(job.promises()::containsKey)
-                    .map(end -> words.say("end." + end) + " "
-                            + job.promises().get(end).text())
+            return job.promises().entrySet().stream()
+                    .map(e ->
+                            words.word(e.getKey(), reader) + " " + e.getValue().text())
                     .collect(Collectors.joining(", "));
         }
 
@@ -110,6 +129,9 @@ public record SheetView(
             for (End end : End.values()) {
                 drops.ends().get(end).drop().ifPresent(f -> heads.add(big(Words.capital(words.say("end." + end)), f)));
             }
+            Optional.ofNullable(drops.points().get(Spot.of(Seat.SEAT, PointMethod.SEAT)))
+                    .ifPresent(
+                            f -> heads.add(1 > heads.size() ? 0 : 1, big(Words.capital(words.say("wheel.seat")), f)));
             Optional<Figure<Angle>> angle =
                     drops.rake().after().or(() -> drops.rake().before());
             angle.ifPresent(a -> heads.add(new Big(
@@ -134,6 +156,61 @@ public record SheetView(
                     name, Numerals.html(Numerals.drop(f.value().value(), reader)), uncertainty(f.value()), lines(how));
         }
 
+        /** Ways that are read at the same places make one table. */
+        List<Points> points(HeightSheet before, HeightSheet now) {
+            Map<List<Place>, List<Row>> tables = new LinkedHashMap<>();
+            Stream.of(before, now)
+                    .flatMap(s -> s.points().keySet().stream())
+                    .map(spot -> (PointMethod) spot.way())
+                    .distinct()
+                    .forEach(way -> tables.computeIfAbsent(columns(way), p -> new ArrayList<>())
+                            .add(row(way, columns(way), before, now)));
+            return tables.entrySet().stream()
+                    .map(t -> new Points(
+                            t.getKey().stream()
+                                    .map(p -> Words.capital(words.word(p, reader)))
+                                    .toList(),
+                            t.getValue()))
+                    .toList();
+        }
+
+        /** A motorcycle's ways share one table from front to rear. */
+        private static List<Place> columns(PointMethod way) {
+            List<Place> machine = List.of(End.FRONT, Seat.SEAT, End.REAR);
+            return machine.containsAll(way.places()) ? machine : way.places();
+        }
+
+        private Row row(PointMethod way, List<Place> places, HeightSheet before, HeightSheet now) {
+            return new Row(
+                    Words.capital(words.word(way, reader)),
+                    way.code(),
+                    places.stream()
+                            .map(place -> {
+                                Spot spot = Spot.of(place, way);
+                                Figure<Estimate> drop = drops.points().get(spot);
+                                return cell(
+                                        before.at(spot),
+                                        now.at(spot),
+                                        drop,
+                                        false,
+                                        drop == null ? List.of() : lines(words.reason(drop.reason(), reader)));
+                            })
+                            .toList());
+        }
+
+        List<Pair> sag() {
+            List<Pair> pairs = new ArrayList<>();
+            drops.sag().values().forEach(sag -> {
+                if (!sag.own().isEmpty()) {
+                    pairs.add(pair(Words.capital(words.say("sheet.sag.own", reader, sag.end())), sag.own()));
+                }
+                if (!sag.ridden().isEmpty()) {
+                    pairs.add(pair(Words.capital(words.say("sheet.sag.ridden", reader, sag.end())), sag.ridden()));
+                }
+            });
+            return pairs;
+        }
+
         Row row(Method method, HeightSheet before, HeightSheet now) {
             return new Row(
                     Words.capital(words.say("method." + method)),
@@ -149,13 +226,27 @@ public record SheetView(
 
         private Cell cell(Method method, Optional<Height> before, Optional<Height> now, CornerDrop corner) {
             Figure<Estimate> drop = corner.byMethod().get(method);
+            return cell(
+                    before,
+                    now,
+                    drop,
+                    corner.bestMethod().filter(m -> m == method).isPresent(),
+                    drop == null ? List.of() : lines(how(drop, corner.corner(), method)));
+        }
+
+        private Cell cell(
+                Optional<Height> before,
+                Optional<Height> now,
+                @Nullable Figure<Estimate> drop,
+                boolean best,
+                List<String> how) {
             return new Cell(
                     before.map(this::reading).orElse(""),
                     now.map(this::reading).orElse(""),
                     drop == null ? "" : Numerals.html(Numerals.drop(drop.value().value(), reader)),
                     drop == null ? "" : uncertainty(drop.value()),
-                    corner.bestMethod().filter(m -> m == method).isPresent(),
-                    drop == null ? List.of() : lines(how(drop, corner.corner(), method)));
+                    best,
+                    how);
         }
 
         /** How a drop came about, and what all readings together say of it. */

@@ -1,8 +1,10 @@
 package abbex.app.measure;
 
 import abbex.app.arrive.Job;
+import abbex.app.arrive.VehicleFacts;
 import abbex.app.rules.ShopRules;
 import abbex.core.heights.Judgement;
+import abbex.core.heights.Round;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -30,6 +32,16 @@ public record JobSheets(List<SheetData> sheets, ShopRules rules) {
 
     public Optional<SheetData> find(UUID sheet) {
         return sheets.stream().filter(s -> s.row().id().equals(sheet)).findFirst();
+    }
+
+    /** What a vehicle is read by: one method or group of points after the other. */
+    List<Round> rounds(VehicleFacts vehicle) {
+        return Round.all(vehicle.kind(), rules.points(vehicle.kind(), vehicle.id()), rules.walk());
+    }
+
+    /** The same place by place. */
+    List<Round> placeByPlace(VehicleFacts vehicle) {
+        return Round.placeByPlace(vehicle.kind(), rules.points(vehicle.kind(), vehicle.id()), rules.walk());
     }
 
     /** The first sheet and the newest. */

@@ -8,9 +8,9 @@ import abbex.app.page.Numerals;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.app.people.Person;
-import abbex.core.heights.Method;
+import abbex.core.heights.Round;
+import abbex.core.heights.Spot;
 import abbex.core.heights.Stage;
-import abbex.core.vehicle.Corner;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -78,7 +78,7 @@ public class MeasureController {
             @PathVariable UUID id,
             @PathVariable UUID sheetId,
             @RequestParam(required = false) @Nullable UUID against,
-            @RequestParam(defaultValue = "HF") String method,
+            @RequestParam(required = false) String method,
             @RequestParam(defaultValue = "0") long stamp) {
         MeasurePages.Opened opened = pages.open(me, id, sheetId, against);
         if (sheets.stamp(me.shop(), id) == stamp) {
@@ -86,8 +86,9 @@ public class MeasureController {
             nothing.setStatus(HttpStatus.NO_CONTENT);
             return nothing;
         }
-        ModelAndView page = pages.page(me, opened, MeasurePages.method(method), null, Map.of(), "measure :: taken");
-        page.addObject("corner", "all");
+        ModelAndView page =
+                pages.page(me, opened, MeasurePages.chosen(opened, method), null, Map.of(), "measure :: taken");
+        page.addObject("only", "");
         return page;
     }
 
@@ -108,14 +109,15 @@ public class MeasureController {
             @RequestParam(required = false) @Nullable UUID against,
             @RequestParam String corner,
             @RequestParam String method,
+            @RequestParam(required = false) @Nullable String round,
             @RequestParam(defaultValue = "") String raw,
             @RequestParam UUID client,
             @RequestParam(required = false) @Nullable UUID by,
             @RequestParam(defaultValue = "0") long ago,
             @RequestHeader(name = "HX-Request", required = false) String htmx) {
         MeasurePages.Opened opened = pages.open(me, id, sheetId, against);
-        Corner where = corner(corner);
-        Method how = MeasurePages.method(method);
+        Spot where = opened.spot(corner, method);
+        Round in = opened.around(where, round);
         SheetRow sheet = opened.sheet().row();
         if (by != null && !by.equals(me.id())) {
             // What waited on a device goes under the sign-in of who typed it, whoever holds the device now.
@@ -123,7 +125,7 @@ public class MeasureController {
             nobody.setStatus(HttpStatus.PRECONDITION_FAILED);
             return nobody;
         }
-        Sheets.Outcome outcome = sheets.take(me, sheet, where, how, raw, client, typed(sheet, ago));
+        Sheets.Outcome outcome = sheets.take(me, sheet, where, raw, client, typed(sheet, ago));
         Walk.Refusal refusal = null;
         if (outcome instanceof Sheets.Outcome.Refused refused) {
             refusal = new Walk.Refusal(
@@ -135,7 +137,7 @@ public class MeasureController {
             refusal = new Walk.Refusal(
                     where, raw, Numerals.html(words.say("problem.sent.other", Reader.of(me), other.raw())), "");
         }
-        return answer(me, opened, where, how, refusal, htmx);
+        return answer(me, opened, where, in, refusal, htmx);
     }
 
     /** When it was typed, by how long it waited: a device's own clock may be a day off. */
@@ -153,44 +155,37 @@ public class MeasureController {
             @RequestParam(required = false) @Nullable UUID against,
             @RequestParam String corner,
             @RequestParam String method,
+            @RequestParam(required = false) @Nullable String round,
             @RequestHeader(name = "HX-Request", required = false) String htmx) {
         MeasurePages.Opened opened = pages.open(me, id, sheetId, against);
-        Corner where = corner(corner);
-        boolean undone = sheets.undo(me, opened.sheet().row(), where, MeasurePages.method(method), clock.instant());
+        Spot where = opened.spot(corner, method);
+        Round in = opened.around(where, round);
+        boolean undone = sheets.undo(me, opened.sheet().row(), where, clock.instant());
         Walk.Refusal refusal = undone ? null : new Walk.Refusal(where, "", words.say("problem.nothing.to.undo"), "");
-        return answer(me, opened, where, MeasurePages.method(method), refusal, htmx);
+        return answer(me, opened, where, in, refusal, htmx);
     }
 
     /** The arch that was read, and every arch where a doubt came up or went away by it. */
     private ModelAndView answer(
             Person me,
             MeasurePages.Opened before,
-            Corner corner,
-            Method method,
+            Spot spot,
+            Round round,
             Walk.@Nullable Refusal refusal,
             @Nullable String htmx) {
         UUID id = before.job().id();
         UUID sheetId = before.sheet().row().id();
         if (htmx == null && refusal == null) {
             return new ModelAndView(
-                    "redirect:/jobs/" + id + "/sheets/" + sheetId + "?method=" + method + before.keep());
+                    "redirect:/jobs/" + id + "/sheets/" + sheetId + "?method=" + round.code() + before.keep());
         }
         MeasurePages.Opened now =
                 pages.open(me, id, sheetId, before.asked() ? before.base().row().id() : null);
         boolean doubts = before.doubts() || now.doubts();
         ModelAndView page =
-                pages.page(me, now, method, refusal, Map.of(), htmx == null ? "measure" : "measure :: taken");
-        page.addObject("corner", doubts ? "all" : corner);
+                pages.page(me, now, round, refusal, Map.of(), htmx == null ? "measure" : "measure :: taken");
+        page.addObject("only", doubts ? "" : spot.code());
         page.setStatus(refusal == null ? HttpStatus.OK : HttpStatus.valueOf(422));
         return page;
-    }
-
-    private static Corner corner(String text) {
-        for (Corner corner : Corner.values()) {
-            if (corner.name().equals(text)) {
-                return corner;
-            }
-        }
-        throw new NotHere();
     }
 }

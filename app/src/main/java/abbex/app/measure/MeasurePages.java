@@ -9,14 +9,19 @@ import abbex.app.people.Person;
 import abbex.core.figure.Finding;
 import abbex.core.heights.Adjustment;
 import abbex.core.heights.HeightFinding;
+import abbex.core.heights.HeightSheet;
 import abbex.core.heights.Judgement;
-import abbex.core.heights.Method;
+import abbex.core.heights.Round;
+import abbex.core.heights.Spot;
 import abbex.core.heights.Stage;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.ModelAndView;
@@ -26,6 +31,9 @@ import org.springframework.web.servlet.ModelAndView;
 class MeasurePages {
     private static final Set<HeightFinding> DIFFERENCES =
             Set.of(HeightFinding.STATE_PRESSURE, HeightFinding.STATE_DIFFERS);
+
+    /** In this order a round is offered to go on with; the first of them is where a sheet begins. */
+    private static final List<String> FIRST = List.of("BIKE", "HF", "RIM", "GF", "FG", "TG");
 
     private final Jobs jobs;
     private final Sheets sheets;
@@ -70,6 +78,41 @@ class MeasurePages {
             return base != sheet;
         }
 
+        List<Round> rounds() {
+            return all.rounds(job.vehicle());
+        }
+
+        List<Round> placeByPlace() {
+            return all.placeByPlace(job.vehicle());
+        }
+
+        /** The round of a code, one method after the other or place by place. */
+        Optional<Round> round(String code) {
+            return Stream.concat(rounds().stream(), placeByPlace().stream())
+                    .filter(round -> round.code().equals(code))
+                    .findFirst();
+        }
+
+        /** Where a reading belongs; nothing that this vehicle does not have. */
+        Spot spot(String place, String way) {
+            return rounds().stream()
+                    .flatMap(round -> round.spots().stream())
+                    .filter(s ->
+                            s.place().code().equals(place) && s.way().code().equals(way))
+                    .findFirst()
+                    .orElseThrow(NotHere::new);
+        }
+
+        /** The round that was asked for, else one that the spot belongs to. */
+        Round around(Spot spot, @Nullable String asked) {
+            return asked != null
+                    ? round(asked).orElseThrow(NotHere::new)
+                    : rounds().stream()
+                            .filter(r -> r.spots().contains(spot))
+                            .findFirst()
+                            .orElseThrow(NotHere::new);
+        }
+
         /** What keeps the choice of the base in an address. */
         String keep() {
             return asked ? "&against=" + base.row().id() : "";
@@ -96,14 +139,14 @@ class MeasurePages {
     ModelAndView page(
             Person me,
             Opened o,
-            Method method,
+            Round round,
             Walk.@Nullable Refusal refusal,
             Map<String, String> problems,
             String view) {
         Reader reader = Reader.of(me);
         ModelAndView page = new ModelAndView(view);
         page.addObject("stamp", sheets.stamp(me.shop(), o.job().id()));
-        page.addObject("walk", Walk.of(o, method, me.id(), reader, words, refusal));
+        page.addObject("walk", Walk.of(o, round, me.id(), reader, words, refusal));
         List<Finding> findings = o.judged().drops().findings();
         page.addObject("says", words.findings(findings, reader));
         page.addObject("compared", compared(o, findings, reader));
@@ -182,7 +225,7 @@ class MeasurePages {
 
     private List<StateLine> state(Opened o, Map<String, String> problems) {
         Map<String, String> before = o.compared() ? o.base().state() : Map.of();
-        return StateItem.of(o.sheet().row().first()).stream()
+        return StateItem.of(o.job().vehicle().vehicle(), o.sheet().row().first()).stream()
                 .map(item -> {
                     String text = item.equals(StateItem.STAGE)
                             ? o.sheet().stage().name()
@@ -199,32 +242,34 @@ class MeasurePages {
     private String name(String item) {
         return Words.capital(
                 item.startsWith(StateItem.PRESSURE)
-                        ? words.say("corner." + item.substring(StateItem.PRESSURE.length()))
+                        ? words.say("wheel." + item.substring(StateItem.PRESSURE.length()))
                         : words.say("item." + item));
     }
 
-    /** The method asked for, else the first that is begun and unfinished, else hub to lip. */
-    static Method chosen(Opened o, @Nullable String asked) {
+    /** The round asked for, else the first that is begun and unfinished, else the usual one of the kind. */
+    static Round chosen(Opened o, @Nullable String asked) {
         if (asked != null) {
-            return method(asked);
+            return o.round(asked).orElseThrow(NotHere::new);
         }
-        var here = o.sheet().heights();
-        var before = o.compared() ? o.base().heights() : null;
-        for (Method method : List.of(Method.HF, Method.RIM, Method.GF, Method.FG, Method.TG)) {
-            boolean begun = here.has(method) || before != null && before.has(method);
-            if (begun && !here.complete(method)) {
-                return method;
-            }
-        }
-        return Method.HF;
+        HeightSheet here = o.sheet().heights();
+        List<Round> rounds = o.rounds().stream()
+                .sorted(Comparator.comparingInt(
+                        round -> FIRST.contains(round.code()) ? FIRST.indexOf(round.code()) : 99))
+                .toList();
+        return rounds.stream()
+                .filter(round -> round.read(here) > 0
+                        || o.compared() && round.read(o.base().heights()) > 0)
+                .filter(round -> !done(round, here, o.compared() ? o.base().heights() : null))
+                .findFirst()
+                .orElse(rounds.get(0));
     }
 
-    static Method method(String text) {
-        for (Method method : Method.values()) {
-            if (method.name().equals(text)) {
-                return method;
-            }
-        }
-        throw new NotHere();
+    /** Every height of it is there, or everything that was read before. */
+    static boolean done(Round round, HeightSheet here, @Nullable HeightSheet before) {
+        return round.spots().stream()
+                .filter(spot -> before == null
+                        || round.read(before) == 0
+                        || before.at(spot).isPresent())
+                .allMatch(spot -> here.at(spot).isPresent());
     }
 }

@@ -10,8 +10,7 @@ import abbex.core.heights.Asked;
 import abbex.core.heights.DropSheet;
 import abbex.core.heights.HeightSheet;
 import abbex.core.heights.Judgement;
-import abbex.core.heights.Method;
-import abbex.core.vehicle.Corner;
+import abbex.core.heights.Round;
 import abbex.core.vehicle.End;
 import java.util.Comparator;
 import java.util.List;
@@ -32,6 +31,7 @@ class NextAct {
         DropSheet drop = judged.drops();
         HeightSheet before = sheets.before().map(SheetData::heights).orElseGet(HeightSheet::empty);
         Optional<HeightSheet> now = sheets.now().map(SheetData::heights);
+        List<Round> rounds = sheets.rounds(job.vehicle());
         int readings =
                 sheets.sheets().stream().mapToInt(s -> s.current().size()).sum();
         String summary = summary(drop, reader);
@@ -47,13 +47,13 @@ class NextAct {
         if (again.isPresent()) {
             return new Progress(summary, again.get(), detail, "look", readings, false);
         }
-        Optional<String> left = missing(before, before, sheets.rules().walk(), reader);
+        Optional<String> left = missing(before, before, rounds, reader);
         if (now.isEmpty() || now.get().isEmpty()) {
             String act =
                     left.isPresent() && now.isEmpty() ? left.get() : words.say(now.isEmpty() ? "next.fit" : "next.now");
             return new Progress(summary, act, worst.isPresent() ? detail : job.kit(), mark, readings, false);
         }
-        Optional<String> toRead = missing(before, now.get(), sheets.rules().walk(), reader);
+        Optional<String> toRead = missing(before, now.get(), rounds, reader);
         if (toRead.isPresent()) {
             return new Progress(summary, toRead.get(), detail, mark, readings, false);
         }
@@ -72,25 +72,25 @@ class NextAct {
             return Optional.of(words.say(
                     asked.repeat() ? "next.repeat" : "next.settle",
                     reader,
-                    asked.spot().corner(),
-                    asked.spot().method()));
+                    asked.spot().place(),
+                    asked.spot().way()));
         }
         return judged.suspects().stream()
                 .filter(s -> s.sheet() == newest)
                 .findFirst()
                 .map(s -> words.say(
-                        "next.again", reader, s.spot().corner(), s.spot().method()));
+                        "next.again", reader, s.spot().place(), s.spot().way()));
     }
 
-    /** The first spot in walking order that is still to read, of a method that is begun on the sheet if there is one. */
-    private Optional<String> missing(HeightSheet before, HeightSheet sheet, List<Corner> walk, Reader reader) {
-        return Stream.of(Method.values())
-                .filter(before::has)
-                .sorted(Comparator.comparing(method -> !sheet.has(method)))
-                .flatMap(method -> walk.stream()
-                        .filter(c -> before.at(c, method).isPresent() || before == sheet)
-                        .filter(c -> sheet.at(c, method).isEmpty())
-                        .map(c -> words.say("next.spot", reader, c, method)))
+    /** The first spot in walking order that is still to read, of a round that is begun on the sheet if there is one. */
+    private Optional<String> missing(HeightSheet before, HeightSheet sheet, List<Round> rounds, Reader reader) {
+        return rounds.stream()
+                .filter(round -> round.read(before) > 0)
+                .sorted(Comparator.comparing(round -> round.read(sheet) == 0))
+                .flatMap(round -> round.spots().stream()
+                        .filter(spot -> before == sheet || before.at(spot).isPresent())
+                        .filter(spot -> sheet.at(spot).isEmpty())
+                        .map(spot -> words.say("next.spot", reader, spot.place(), spot.way())))
                 .findFirst();
     }
 

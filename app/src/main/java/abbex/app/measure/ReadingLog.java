@@ -3,13 +3,14 @@ package abbex.app.measure;
 import abbex.app.measure.ReadingRow.Act;
 import abbex.app.people.People;
 import abbex.app.people.Person;
+import abbex.app.rules.ShopRules;
 import abbex.app.store.Ids;
 import abbex.app.store.Times;
-import abbex.core.heights.Method;
+import abbex.core.heights.Spot;
 import abbex.core.units.Graduation;
 import abbex.core.units.Length;
 import abbex.core.units.LengthUnit;
-import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.Places;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
@@ -62,13 +63,13 @@ class ReadingLog {
     }
 
     /** What stands on the sheets of some jobs, by sheet. */
-    Map<UUID, List<ReadingRow>> current(UUID shop, Collection<UUID> jobs) {
+    Map<UUID, List<ReadingRow>> current(UUID shop, Collection<UUID> jobs, ShopRules rules) {
         Map<UUID, List<ReadingRow>> readings = new HashMap<>();
         jdbc.sql(CURRENT)
                 .param("shop", shop.toString())
                 .param("jobs", jobs.stream().map(UUID::toString).toList())
                 .query(row -> {
-                    ReadingRow reading = reading(row);
+                    ReadingRow reading = reading(row, rules);
                     readings.computeIfAbsent(reading.sheet(), s -> new ArrayList<>())
                             .add(reading);
                 });
@@ -76,31 +77,30 @@ class ReadingLog {
     }
 
     /** What was stored under a client's id. */
-    Optional<ReadingRow> sent(UUID shop, UUID client) {
+    Optional<ReadingRow> sent(UUID shop, UUID client, ShopRules rules) {
         return jdbc.sql(BY_CLIENT)
                 .param("shop", shop.toString())
                 .param("client", client.toString())
-                .query((row, n) -> reading(row))
+                .query((row, n) -> reading(row, rules))
                 .optional();
     }
 
     /** All that a person ever wrote at a spot, in order. */
-    List<ReadingRow> mine(Person by, SheetRow sheet, Corner corner, Method method) {
+    List<ReadingRow> mine(Person by, SheetRow sheet, Spot spot, ShopRules rules) {
         return jdbc.sql(OF_SPOT)
                 .param("shop", by.shop().toString())
                 .param("sheet", sheet.id().toString())
                 .param("person", by.id().toString())
-                .param("corner", corner.name())
-                .param("method", method.name())
-                .query((row, n) -> reading(row))
+                .param("corner", spot.place().code())
+                .param("method", spot.way().code())
+                .query((row, n) -> reading(row, rules))
                 .list();
     }
 
     void append(
             Person by,
             SheetRow sheet,
-            Corner corner,
-            Method method,
+            Spot spot,
             UUID client,
             Act act,
             @Nullable String raw,
@@ -114,8 +114,8 @@ class ReadingLog {
                 .param("sheet", sheet.id().toString())
                 .param("client", client.toString())
                 .param("person", by.id().toString())
-                .param("corner", corner.name())
-                .param("method", method.name())
+                .param("corner", spot.place().code())
+                .param("method", spot.way().code())
                 .param("act", act.name())
                 .param("raw", raw)
                 .param("unit", sheet.unit().symbol())
@@ -127,7 +127,7 @@ class ReadingLog {
                 .update();
     }
 
-    private static ReadingRow reading(ResultSet row) throws SQLException {
+    private static ReadingRow reading(ResultSet row, ShopRules rules) throws SQLException {
         long nm = row.getLong("value_nm");
         Length value = row.wasNull() ? null : Length.ofNm(nm);
         LengthUnit unit = People.unit(row.getString("bare_unit"));
@@ -136,8 +136,9 @@ class ReadingLog {
                 Ids.id(row, "sheet_id"),
                 Ids.id(row, "person_id"),
                 row.getString("initials"),
-                Corner.valueOf(row.getString("corner")),
-                Method.valueOf(row.getString("method")),
+                Spot.of(
+                        Places.of(row.getString("corner")).orElseThrow(),
+                        rules.way(row.getString("method")).orElseThrow()),
                 Act.valueOf(row.getString("act")),
                 row.getString("raw"),
                 unit,

@@ -1,6 +1,5 @@
 package abbex.app.measure;
 
-import abbex.core.heights.Method;
 import abbex.core.heights.Reading;
 import abbex.core.heights.Spot;
 import abbex.core.units.Graduation;
@@ -8,7 +7,6 @@ import abbex.core.units.Length;
 import abbex.core.units.LengthUnit;
 import abbex.core.units.TapeReading;
 import abbex.core.units.TapeText;
-import abbex.core.vehicle.Corner;
 import java.time.Instant;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -27,8 +25,7 @@ record ReadingRow(
         UUID sheet,
         UUID person,
         String initials,
-        Corner corner,
-        Method method,
+        Spot spot,
         Act act,
         @Nullable String raw,
         LengthUnit unit,
@@ -49,15 +46,11 @@ record ReadingRow(
         return act != Act.WITHDRAW;
     }
 
-    Spot spot() {
-        return Spot.of(corner, method);
-    }
-
     TapeReading tapeReading() {
-        return TapeText.stored(raw, unit, tape, method.allowed(), value);
+        return TapeText.stored(raw, unit, tape, spot.way().allowed(), value);
     }
 
     Reading reading() {
-        return new Reading(spot(), tapeReading(), initials, takenAt, act != Act.TAKE);
+        return new Reading(spot, tapeReading(), initials, takenAt, act != Act.TAKE);
     }
 }

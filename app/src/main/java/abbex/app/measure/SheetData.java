@@ -1,19 +1,21 @@
 package abbex.app.measure;
 
 import abbex.app.rules.ShopRules;
+import abbex.core.figure.Place;
 import abbex.core.heights.Basis;
 import abbex.core.heights.Floor;
 import abbex.core.heights.HeightSheet;
-import abbex.core.heights.Method;
 import abbex.core.heights.SheetState;
+import abbex.core.heights.Spot;
 import abbex.core.heights.Stage;
 import abbex.core.heights.StandIn;
 import abbex.core.units.Pressure;
-import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.Places;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -87,9 +89,9 @@ public final class SheetData {
     }
 
     private SheetState sheetState() {
-        Map<Corner, Pressure> pressures = new EnumMap<>(Corner.class);
-        for (Corner corner : Corner.WALK) {
-            Pressure.parse(said(StateItem.pressure(corner))).ifPresent(p -> pressures.put(corner, p));
+        Map<Place, Pressure> pressures = new HashMap<>();
+        for (Place wheel : Places.wheels()) {
+            Pressure.parse(said(StateItem.pressure(wheel))).ifPresent(p -> pressures.put(wheel, p));
         }
         Map<SheetState.Item, String> said = new EnumMap<>(SheetState.Item.class);
         for (SheetState.Item item : SheetState.Item.values()) {
@@ -101,7 +103,7 @@ public final class SheetData {
     /** What is said of the state, each item by its short name, in order. */
     public List<String> said(Function<String, String> name) {
         List<String> all = new ArrayList<>();
-        for (String item : StateItem.of(row.first())) {
+        for (String item : StateItem.any(row.first())) {
             if (!said(item).isEmpty() && !item.equals(StateItem.STAGE)) {
                 all.add(line(item, name));
             }
@@ -119,9 +121,7 @@ public final class SheetData {
         return text.toLowerCase(Locale.ROOT).startsWith(title) ? text : title + " " + text;
     }
 
-    List<ReadingRow> at(Corner corner, Method method) {
-        return current.stream()
-                .filter(r -> r.corner() == corner && r.method() == method)
-                .toList();
+    List<ReadingRow> at(Spot spot) {
+        return current.stream().filter(r -> r.spot().equals(spot)).toList();
     }
 }

@@ -11,13 +11,12 @@ import abbex.app.rules.ShopRules;
 import abbex.app.store.Ids;
 import abbex.app.store.Times;
 import abbex.core.heights.Judgement;
-import abbex.core.heights.Method;
+import abbex.core.heights.Spot;
 import abbex.core.heights.Stage;
 import abbex.core.units.Graduation;
 import abbex.core.units.TapeParse;
 import abbex.core.units.TapeReading;
 import abbex.core.units.TapeText;
-import abbex.core.vehicle.Corner;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
@@ -113,13 +112,13 @@ public class Sheets {
         }
         List<SheetRow> sheets =
                 many(SHEETS, shop, jobs).query((row, n) -> sheet(row)).list();
-        Map<UUID, List<ReadingRow>> readings = log.current(shop, jobs);
+        ShopRules own = rules.of(shop);
+        Map<UUID, List<ReadingRow>> readings = log.current(shop, jobs, own);
         Map<UUID, Map<String, String>> states = new HashMap<>();
         many(STATES, shop, jobs).query(row -> {
             states.computeIfAbsent(Ids.id(row, "sheet_id"), s -> new HashMap<>())
                     .put(row.getString("item"), row.getString("raw"));
         });
-        ShopRules own = rules.of(shop);
         Map<UUID, List<SheetData>> byJob = new HashMap<>();
         sheets.forEach(s -> byJob.computeIfAbsent(s.job(), j -> new ArrayList<>())
                 .add(new SheetData(
@@ -194,23 +193,23 @@ public class Sheets {
      * sent twice under one client id counts once.
      */
     @Transactional
-    public Outcome take(Person by, SheetRow sheet, Corner corner, Method method, String raw, UUID client, Instant at) {
+    public Outcome take(Person by, SheetRow sheet, Spot spot, String raw, UUID client, Instant at) {
         lock(by.shop(), sheet.id());
-        Optional<ReadingRow> sent = log.sent(by.shop(), client);
+        Optional<ReadingRow> sent = log.sent(by.shop(), client, rules.of(by.shop()));
         if (sent.isPresent()) {
             ReadingRow was = sent.get();
             boolean same = raw.equals(was.raw())
-                    && was.corner() == corner
-                    && was.method() == method
+                    && was.spot().equals(spot)
                     && was.sheet().equals(sheet.id());
             return same ? new Outcome.Stored(true) : new Outcome.SentOther(String.valueOf(was.raw()));
         }
-        TapeParse parse = TapeText.parse(raw, sheet.unit(), sheet.tape(), method.allowed());
+        TapeParse parse =
+                TapeText.parse(raw, sheet.unit(), sheet.tape(), spot.way().allowed());
         if (parse instanceof TapeParse.Refused refused) {
             return new Outcome.Refused(refused);
         }
         TapeReading read = parse.asReading().orElseThrow();
-        ReadingRow last = last(log.mine(by, sheet, corner, method));
+        ReadingRow last = last(log.mine(by, sheet, spot, rules.of(by.shop())));
         if (last != null && last.stands() && raw.equals(last.raw())) {
             return new Outcome.Stored(true);
         }
@@ -219,18 +218,18 @@ public class Sheets {
             audit.add(
                     by,
                     Audit.What.CORRECTED,
-                    "sheet " + sheet.seq() + ", " + corner + " " + method + ": " + last.raw() + " to " + raw);
+                    "sheet " + sheet.seq() + ", " + spot.place().code() + " "
+                            + spot.way().code() + ": " + last.raw() + " to " + raw);
         }
-        log.append(
-                by, sheet, corner, method, client, act, raw, read.value(), last == null ? null : last.id(), null, at);
+        log.append(by, sheet, spot, client, act, raw, read.value(), last == null ? null : last.id(), null, at);
         return new Outcome.Stored(false);
     }
 
     /** Takes back this person's last act at the spot by appending; false when there is nothing to take back. */
     @Transactional
-    public boolean undo(Person by, SheetRow sheet, Corner corner, Method method, Instant at) {
+    public boolean undo(Person by, SheetRow sheet, Spot spot, Instant at) {
         lock(by.shop(), sheet.id());
-        List<ReadingRow> mine = log.mine(by, sheet, corner, method);
+        List<ReadingRow> mine = log.mine(by, sheet, spot, rules.of(by.shop()));
         ReadingRow last = last(mine);
         if (last == null || !last.stands()) {
             return false;
@@ -242,20 +241,10 @@ public class Sheets {
         ReadingRow restored = earlier == null ? null : byId.getOrDefault(earlier.restores(), earlier);
         UUID client = Ids.fresh();
         if (restored == null || !restored.stands()) {
-            log.append(by, sheet, corner, method, client, Act.WITHDRAW, null, null, last.id(), null, at);
+            log.append(by, sheet, spot, client, Act.WITHDRAW, null, null, last.id(), null, at);
         } else {
             log.append(
-                    by,
-                    sheet,
-                    corner,
-                    method,
-                    client,
-                    Act.UNDO,
-                    restored.raw(),
-                    restored.value(),
-                    last.id(),
-                    restored.id(),
-                    at);
+                    by, sheet, spot, client, Act.UNDO, restored.raw(), restored.value(), last.id(), restored.id(), at);
         }
         return true;
     }

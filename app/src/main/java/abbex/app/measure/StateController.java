@@ -4,6 +4,7 @@ import abbex.app.page.Me;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.app.people.Person;
+import abbex.core.heights.SheetState;
 import abbex.core.units.Pressure;
 import java.time.Clock;
 import java.util.LinkedHashMap;
@@ -45,7 +46,8 @@ class StateController {
         MeasurePages.Opened opened = pages.open(me, id, sheetId, against);
         Map<String, String> problems = new LinkedHashMap<>();
         Map<String, String> said = new LinkedHashMap<>();
-        for (String item : StateItem.of(opened.sheet().row().first())) {
+        for (String item : StateItem.of(
+                opened.job().vehicle().vehicle(), opened.sheet().row().first())) {
             if (StateItem.choices(item).isEmpty() || parameters.containsKey(item)) {
                 String text = parameters.getOrDefault(item, "").strip();
                 String problem = problem(item, text, Reader.of(me));
@@ -81,6 +83,10 @@ class StateController {
         }
         if (item.startsWith(StateItem.PRESSURE) && Pressure.parse(text).isEmpty()) {
             return words.say("problem.pressure", reader, text);
+        }
+        if (item.equals(SheetState.Item.STAND_LEAN.name())
+                && SheetState.degrees(text).isEmpty()) {
+            return words.say("problem.degrees");
         }
         if (item.equals(StateItem.ARCHES) && StateItem.arches(text).isEmpty()) {
             return words.say("problem.arches", reader, text);

@@ -1,9 +1,12 @@
 package abbex.app.measure;
 
+import abbex.core.figure.Place;
 import abbex.core.heights.SheetState;
 import abbex.core.heights.Stage;
 import abbex.core.heights.StandIn;
 import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.Places;
+import abbex.core.vehicle.Vehicle;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -26,17 +29,24 @@ final class StateItem {
 
     private StateItem() {}
 
-    static String pressure(Corner corner) {
-        return PRESSURE + corner;
+    static String pressure(Place wheel) {
+        return PRESSURE + wheel.code();
     }
 
     /** Every item of a sheet in the order it is asked for: pressures in walking order, then the rest. */
-    static List<String> of(boolean first) {
+    static List<String> of(Vehicle vehicle, boolean first) {
+        return items(vehicle.wheels(), Stream.of(SheetState.Item.values()).filter(i -> i.fits(vehicle.kind())), first);
+    }
+
+    /** The items of any kind of vehicle. */
+    static List<String> any(boolean first) {
+        return items(Places.wheels(), Stream.of(SheetState.Item.values()), first);
+    }
+
+    private static List<String> items(List<Place> wheels, Stream<SheetState.Item> said, boolean first) {
         List<String> items =
-                new ArrayList<>(Corner.WALK.stream().map(StateItem::pressure).toList());
-        for (SheetState.Item item : SheetState.Item.values()) {
-            items.add(item.name());
-        }
+                new ArrayList<>(wheels.stream().map(StateItem::pressure).toList());
+        said.map(Enum::name).forEach(items::add);
         items.addAll(first ? List.of(STAND_IN) : List.of(ARCHES, STAGE));
         return items;
     }

@@ -1,24 +1,30 @@
 package abbex.app.measure;
 
-import abbex.app.arrive.Job;
 import abbex.app.arrive.VehicleFacts;
 import abbex.app.drawing.ArchDrawing;
+import abbex.app.drawing.Elevation;
+import abbex.app.drawing.MotorcycleDrawing;
+import abbex.app.drawing.RoundIcon;
 import abbex.app.page.Numerals;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.app.store.Ids;
-import abbex.core.heights.CornerDrop;
+import abbex.core.figure.Figure;
+import abbex.core.figure.Place;
 import abbex.core.heights.HeightSheet;
-import abbex.core.heights.Judgement;
 import abbex.core.heights.Method;
+import abbex.core.heights.PointMethod;
+import abbex.core.heights.Round;
 import abbex.core.heights.Spot;
 import abbex.core.heights.Suspect;
+import abbex.core.units.Estimate;
 import abbex.core.units.Length;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.VehicleKind;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -28,28 +34,42 @@ import org.jspecify.annotations.Nullable;
  * The walk round the vehicle as one page shows it.
  *
  * @param keep what keeps the choice of the compared sheet in an address
- * @param next the method to go on with after this walk; null when nothing is left that was begun
+ * @param round the code of what is read in this walk
+ * @param chips what else may be read, one round after the other
+ * @param places the same place by place
+ * @param next the round to go on with after this walk; null when nothing is left that was begun
  */
 public record Walk(
         UUID job,
         UUID sheet,
         String keep,
-        Method method,
+        String round,
         List<Chip> chips,
+        List<Chip> places,
         List<Arch> arches,
-        @Nullable Method next) {
+        @Nullable String next) {
+    /** Near where a point lies that a shop named, before anybody read it. */
+    private static final Length SOMEWHERE = Length.ofInches(10, 0, 1);
+
+    /** On a first sheet these are worth going on with; the others are there for who wants them. */
+    private static final Set<String> USUAL = Set.of("GF", "HF", "FG", "CABBED", "BIKE");
 
     /** What keeps the choice of the compared sheet behind an address that has nothing else asked. */
     public String query() {
         return keep.isEmpty() ? "" : "?" + keep.substring(1);
     }
 
-    /** A method to choose. */
-    public record Chip(Method method, String name, String how, boolean chosen, int read) {}
+    /** A round to choose. */
+    public record Chip(String code, String name, String how, boolean chosen, int read, int of, RoundIcon icon) {}
 
     /**
-     * One arch of the strip.
+     * One reading of the strip.
      *
+     * @param spot place and way to measure
+     * @param key what tells it from the others of the walk
+     * @param head its short name
+     * @param name the rest of it
+     * @param label its whole name, as it is said aloud
      * @param text what the input holds: the person's own text
      * @param hero the reading in true fractions, made safe
      * @param shown whose reading stands where this person has none, in plain text
@@ -65,9 +85,11 @@ public record Walk(
      * @param suspect what all other readings say, made safe, when this one does not go with them
      */
     public record Arch(
-            Corner corner,
+            Spot spot,
+            String key,
+            String head,
             String name,
-            String code,
+            String label,
             String text,
             String hero,
             String shown,
@@ -84,151 +106,229 @@ public record Walk(
             String suspect,
             @Nullable Long lastNm,
             long startNm,
-            ArchDrawing drawing) {}
+            Elevation drawing) {
+        public String place() {
+            return spot.place().code();
+        }
 
-    /** A text that was not taken, to be shown again with its reason. */
-    record Refusal(Corner corner, String text, String problem, String offer) {}
+        public String way() {
+            return spot.way().code();
+        }
 
-    static Walk of(
-            MeasurePages.Opened o, Method method, UUID me, Reader reader, Words words, @Nullable Refusal refusal) {
-        SheetData sheet = o.sheet();
-        HeightSheet here = sheet.heights();
-        HeightSheet before = o.compared() ? o.base().heights() : null;
-        List<Chip> chips = Stream.of(Method.values())
-                .map(m -> new Chip(m, words.say("method." + m), words.say("method." + m + ".how"), m == method, (int)
-                        Corner.WALK.stream()
-                                .filter(c -> here.at(c, m).isPresent())
-                                .count()))
-                .toList();
-        List<Arch> arches = o.all().rules().walk().stream()
-                .map(corner -> arch(o, here, before, corner, method, me, reader, words, refusal))
-                .toList();
-        return new Walk(o.job().id(), sheet.row().id(), o.keep(), method, chips, arches, next(here, before, method));
+        public String code() {
+            return spot.code();
+        }
     }
 
-    private static Arch arch(
+    /** A text that was not taken, to be shown again with its reason. */
+    record Refusal(Spot spot, String text, String problem, String offer) {}
+
+    static Walk of(MeasurePages.Opened o, Round round, UUID me, Reader reader, Words words, @Nullable Refusal refusal) {
+        Maker make = new Maker(o, round, me, reader, words, refusal);
+        return new Walk(
+                o.job().id(),
+                o.sheet().row().id(),
+                o.keep(),
+                round.code(),
+                o.rounds().stream().map(make::chip).toList(),
+                o.placeByPlace().stream().map(make::chip).toList(),
+                round.spots().stream().map(make::arch).toList(),
+                make.next());
+    }
+
+    /** Forms one walk for one reader. */
+    private record Maker(
             MeasurePages.Opened o,
-            HeightSheet here,
-            @Nullable HeightSheet before,
-            Corner corner,
-            Method method,
+            Round round,
             UUID me,
             Reader reader,
             Words words,
             @Nullable Refusal refusal) {
-        SheetData sheet = o.sheet();
-        Judgement judged = o.judged();
-        List<ReadingRow> rows = sheet.at(corner, method);
-        Optional<ReadingRow> mine =
-                rows.stream().filter(r -> r.person().equals(me)).findFirst();
-        Optional<ReadingRow> shown = mine.or(() -> rows.stream().findFirst());
-        boolean refused = refusal != null && refusal.corner() == corner;
-        Optional<SheetData> base = o.compared() ? Optional.of(o.base()) : Optional.empty();
-        Optional<ReadingRow> lastRow =
-                base.stream().flatMap(s -> s.at(corner, method).stream()).findFirst();
-        Optional<ReadingRow> earlier = lastRow.or(() -> shown);
-        String last = lastRow.map(r -> Numerals.html(Numerals.reading(r.tapeReading())))
-                .orElse("");
-        CornerDrop drop = judged.drops().corners().get(corner);
-        String fell = !o.compared() || !drop.byMethod().containsKey(method)
-                ? ""
-                : Numerals.html(
-                        Numerals.drop(drop.byMethod().get(method).value().value(), reader));
-        String how = fell.isEmpty()
-                ? ""
-                : Stream.concat(
-                                words.reason(drop.byMethod().get(method).reason(), reader).stream(),
-                                judged.adjusted(corner, method).map(d -> words.say("adjusted", reader, d)).stream())
-                        .collect(Collectors.joining(" "));
-        return new Arch(
-                corner,
-                name(o.job(), corner, method, words),
-                corner.name(),
-                refused ? refusal.text() : mine.map(ReadingRow::raw).orElse(""),
-                refused
-                        ? ""
-                        : shown.map(r -> Numerals.html(Numerals.reading(r.tapeReading())))
-                                .orElse(""),
-                mine.isPresent()
-                        ? ""
-                        : shown.map(r -> r.initials() + " " + r.raw()).orElse(""),
-                last,
-                earlier.map(r -> r.tapeReading().text().replace(" in", "")).orElse(""),
-                fell,
-                fell.isEmpty()
-                        ? ""
-                        : Numerals.html("± "
-                                + Numerals.uncertainty(
-                                        drop.byMethod().get(method).value().expanded(), reader)),
-                Numerals.html(how),
-                rows.stream()
-                        .filter(r -> mine.isPresent() ? r != mine.get() : r != shown.orElse(null))
-                        .map(r -> r.initials() + " " + Numerals.html(Numerals.reading(r.tapeReading())))
-                        .toList(),
-                mine.isPresent(),
-                Ids.fresh(),
-                refused ? refusal.problem() : "",
-                refused ? refusal.offer() : "",
-                suspect(o.all(), sheet, Spot.of(corner, method), judged, reader, words),
-                earlier.map(r -> r.tapeReading().value().nm()).orElse(null),
-                start(o, corner, method, shown.or(() -> lastRow)),
-                ArchDrawing.of(corner, method, wheel(o.job(), corner, here, before), before, here));
-    }
+        private HeightSheet here() {
+            return o.sheet().heights();
+        }
 
-    /** Near what will be read: what stands here or stood before, else the corner across, else any, else what is usual. */
-    private static long start(MeasurePages.Opened o, Corner corner, Method method, Optional<ReadingRow> here) {
-        VehicleKind kind = o.job().vehicle().kind();
-        Length usual = method.usualFrom(kind).plus(method.usualTo(kind)).dividedBy(2);
-        return here.or(() -> o.sheet().at(corner.across(), method).stream().findFirst())
-                .or(() -> o.sheet().current().stream()
-                        .filter(r -> r.method() == method)
-                        .findFirst())
-                .map(r -> r.tapeReading().value())
-                .orElse(usual)
-                .nm();
-    }
+        @Nullable
+        private HeightSheet before() {
+            return o.compared() ? o.base().heights() : null;
+        }
 
-    /** The corner, and at the frame the point that is measured where somebody named it. */
-    private static String name(Job job, Corner corner, Method method, Words words) {
-        String name = Words.capital(words.say("corner." + corner));
-        String point = job.vehicle().points().of(corner.end());
-        return method != Method.FG || point.isEmpty() ? name : name + ", " + point;
-    }
+        Chip chip(Round one) {
+            boolean motorcycle = o.job().vehicle().kind() == VehicleKind.MOTORCYCLE;
+            Spot first = one.spots().get(0);
+            String key = (first.way().code().equals(one.code()) ? "method." : "round.") + one.code();
+            String name = one.atPlace() ? brief(first.place()) : words.say(key);
+            String how = one.atPlace() ? words.say("round.at", reader, first.place()) : words.say(key + ".how");
+            if (first.way() instanceof PointMethod way && way.named() && !one.atPlace()) {
+                name = way.name();
+                how = words.say("round.own", reader, way);
+            }
+            return new Chip(
+                    one.code(),
+                    name,
+                    how,
+                    one.code().equals(round.code()),
+                    one.read(here()),
+                    one.spots().size(),
+                    RoundIcon.of(one.code(), motorcycle));
+        }
 
-    private static String suspect(
-            JobSheets sheets, SheetData sheet, Spot spot, Judgement judged, Reader reader, Words words) {
-        int number = sheets.sheets().indexOf(sheet);
-        List<Suspect> suspects = judged.suspects();
-        return suspects.stream()
-                .filter(s -> s.sheet() == number && s.spot().equals(spot))
-                .findFirst()
-                .map(s -> suspects.size() > 1
-                        ? words.say("suspect.one.of", reader, suspects.size())
-                        : words.say("suspect.others", reader, s.probable()))
-                .map(Numerals::html)
-                .orElse("");
-    }
+        /** A corner by its letters, everything else by its name. */
+        private String brief(Place place) {
+            return place instanceof Corner corner ? corner.name() : Words.capital(words.word(place, reader));
+        }
 
-    private static ArchDrawing.Wheel wheel(Job job, Corner corner, HeightSheet here, @Nullable HeightSheet before) {
-        VehicleFacts.Measure tyre =
-                corner.end() == End.FRONT ? VehicleFacts.Measure.TYRE_FRONT : VehicleFacts.Measure.TYRE_REAR;
-        double usual = job.vehicle().kind() == VehicleKind.CAR ? 317 : 395;
-        return before == null
-                ? ArchDrawing.Wheel.of(corner, job.vehicle().measure(tyre), usual, here)
-                : ArchDrawing.Wheel.of(corner, job.vehicle().measure(tyre), usual, here, before);
-    }
+        Arch arch(Spot spot) {
+            List<ReadingRow> rows = o.sheet().at(spot);
+            Optional<ReadingRow> mine =
+                    rows.stream().filter(r -> r.person().equals(me)).findFirst();
+            Optional<ReadingRow> shown = mine.or(() -> rows.stream().findFirst());
+            Optional<Refusal> refused =
+                    Optional.ofNullable(refusal).filter(r -> r.spot().equals(spot));
+            Optional<ReadingRow> lastRow =
+                    o.compared() ? o.base().at(spot).stream().findFirst() : Optional.empty();
+            Optional<ReadingRow> earlier = lastRow.or(() -> shown);
+            Optional<Figure<Estimate>> drop = o.compared() ? o.judged().drop(spot) : Optional.empty();
+            return new Arch(
+                    spot,
+                    round.placesDiffer()
+                            ? spot.place().code()
+                            : spot.place().code() + "-" + spot.way().code(),
+                    round.atPlace() ? spot.way() instanceof Method m ? m.name() : "" : brief(spot.place()),
+                    name(spot),
+                    point(spot) + ", " + words.word(spot.way(), reader),
+                    refused.map(Refusal::text).orElse(mine.map(ReadingRow::raw).orElse("")),
+                    refused.isPresent() ? "" : shown.map(this::tape).orElse(""),
+                    mine.isPresent()
+                            ? ""
+                            : shown.map(r -> r.initials() + " " + r.raw()).orElse(""),
+                    lastRow.map(this::tape).orElse(""),
+                    earlier.map(r -> r.tapeReading().text().replace(" in", "")).orElse(""),
+                    drop.map(d -> Numerals.html(Numerals.drop(d.value().value(), reader)))
+                            .orElse(""),
+                    drop.map(d -> Numerals.html(
+                                    "± " + Numerals.uncertainty(d.value().expanded(), reader)))
+                            .orElse(""),
+                    drop.map(d -> how(spot, d)).orElse(""),
+                    rows.stream()
+                            .filter(r -> mine.isPresent() ? r != mine.get() : r != shown.orElse(null))
+                            .map(r -> r.initials() + " " + tape(r))
+                            .toList(),
+                    mine.isPresent(),
+                    Ids.fresh(),
+                    refused.map(Refusal::problem).orElse(""),
+                    refused.map(Refusal::offer).orElse(""),
+                    suspect(spot),
+                    earlier.map(r -> r.tapeReading().value().nm()).orElse(null),
+                    start(spot, shown.or(() -> lastRow)),
+                    drawing(spot));
+        }
 
-    /** After a later sheet's walk: the next method that was read before and is not complete now. */
-    @Nullable
-    private static Method next(HeightSheet here, @Nullable HeightSheet before, Method method) {
-        List<Method> order = Stream.concat(
-                        Stream.of(Method.values()).filter(m -> m.ordinal() > method.ordinal()),
-                        Stream.of(Method.values()).filter(m -> m.ordinal() < method.ordinal()))
-                .toList();
-        return order.stream()
-                .filter(m -> before != null ? before.has(m) : m != Method.TG && m != Method.RIM)
-                .filter(m -> !here.complete(m))
-                .findFirst()
-                .orElse(null);
+        private String tape(ReadingRow row) {
+            return Numerals.html(Numerals.reading(row.tapeReading()));
+        }
+
+        /** Beside the short name: the place's own where all is one method round the corners, else what is measured. */
+        private String name(Spot spot) {
+            boolean oneWay = round.spots().stream().map(Spot::way).distinct().count() == 1;
+            return oneWay && spot.place() instanceof Corner
+                    ? point(spot)
+                    : Words.capital(words.word(spot.way(), reader));
+        }
+
+        /** The place, and at the frame the point that is measured where somebody named it. */
+        private String point(Spot spot) {
+            String name = Words.capital(words.word(spot.place(), reader));
+            String point = spot.way() == Method.FG
+                    ? o.job().vehicle().points().of(spot.corner().end())
+                    : "";
+            return point.isEmpty() ? name : name + ", " + point;
+        }
+
+        private String how(Spot spot, Figure<Estimate> drop) {
+            Stream<String> adjusted = spot.atCorner()
+                    ? o
+                            .judged()
+                            .adjusted(spot.corner(), spot.method())
+                            .map(d -> words.say("adjusted", reader, d))
+                            .stream()
+                    : Stream.empty();
+            return Numerals.html(Stream.concat(words.reason(drop.reason(), reader).stream(), adjusted)
+                    .collect(Collectors.joining(" ")));
+        }
+
+        /** Near what will be read: what stands here or stood before, else across, else any, else what is usual. */
+        private long start(Spot spot, Optional<ReadingRow> there) {
+            VehicleKind kind = o.job().vehicle().kind();
+            Length usual = spot.way() instanceof PointMethod way && way.named()
+                    ? SOMEWHERE
+                    : spot.way().usualFrom(kind).plus(spot.way().usualTo(kind)).dividedBy(2);
+            return there.or(() -> spot.place() instanceof Corner corner
+                            ? o.sheet().at(Spot.of((Place) corner.across(), spot.way())).stream()
+                                    .findFirst()
+                            : Optional.empty())
+                    .or(() -> o.sheet().current().stream()
+                            .filter(r -> r.spot().way().equals(spot.way()))
+                            .findFirst())
+                    .map(r -> r.tapeReading().value())
+                    .orElse(usual)
+                    .nm();
+        }
+
+        private String suspect(Spot spot) {
+            int number = o.all().sheets().indexOf(o.sheet());
+            List<Suspect> suspects = o.judged().suspects();
+            return suspects.stream()
+                    .filter(s -> s.sheet() == number && s.spot().equals(spot))
+                    .findFirst()
+                    .map(s -> suspects.size() > 1
+                            ? words.say("suspect.one.of", reader, suspects.size())
+                            : words.say("suspect.others", reader, s.probable()))
+                    .map(Numerals::html)
+                    .orElse("");
+        }
+
+        private Elevation drawing(Spot spot) {
+            VehicleFacts vehicle = o.job().vehicle();
+            if (vehicle.kind() == VehicleKind.MOTORCYCLE) {
+                return MotorcycleDrawing.of(spot, vehicle.vehicle(), before(), here());
+            }
+            if (!(spot.place() instanceof Corner corner)) {
+                return ArchDrawing.alone(spot, here(), before());
+            }
+            VehicleFacts.Measure tyre =
+                    corner.end() == End.FRONT ? VehicleFacts.Measure.TYRE_FRONT : VehicleFacts.Measure.TYRE_REAR;
+            double usual = vehicle.kind() == VehicleKind.CAR ? 317 : 395;
+            HeightSheet before = before();
+            ArchDrawing.Wheel wheel = before == null
+                    ? ArchDrawing.Wheel.of(corner, vehicle.measure(tyre), usual, here())
+                    : ArchDrawing.Wheel.of(corner, vehicle.measure(tyre), usual, here(), before);
+            return ArchDrawing.of(spot, wheel, before, here());
+        }
+
+        /** After this walk: the next round that was begun before and is not done now. */
+        @Nullable
+        String next() {
+            if (round.atPlace()) {
+                return after(o.placeByPlace())
+                        .filter(r -> !MeasurePages.done(r, here(), before()))
+                        .findFirst()
+                        .map(Round::code)
+                        .orElse(null);
+            }
+            HeightSheet before = before();
+            return after(o.rounds())
+                    .filter(r -> before != null ? r.read(before) > 0 : USUAL.contains(r.code()))
+                    .filter(r -> !MeasurePages.done(r, here(), before))
+                    .findFirst()
+                    .map(Round::code)
+                    .orElse(null);
+        }
+
+        /** Those behind this one, then those before it. */
+        private Stream<Round> after(List<Round> rounds) {
+            int at = rounds.stream().map(Round::code).toList().indexOf(round.code());
+            return Stream.concat(rounds.subList(at + 1, rounds.size()).stream(), rounds.subList(0, at).stream());
+        }
     }
 }

@@ -1,12 +1,13 @@
 package abbex.app.page;
 
 import abbex.core.figure.Finding;
+import abbex.core.figure.Place;
 import abbex.core.figure.Reason;
 import abbex.core.figure.Severity;
 import abbex.core.heights.Advertised;
 import abbex.core.heights.Asked;
 import abbex.core.heights.Height;
-import abbex.core.heights.Method;
+import abbex.core.heights.PointMethod;
 import abbex.core.heights.Reading;
 import abbex.core.heights.SheetState;
 import abbex.core.heights.Slip;
@@ -14,6 +15,7 @@ import abbex.core.heights.Spot;
 import abbex.core.heights.Stage;
 import abbex.core.heights.StandIn;
 import abbex.core.heights.Taken;
+import abbex.core.heights.Way;
 import abbex.core.units.Angle;
 import abbex.core.units.Estimate;
 import abbex.core.units.Graduation;
@@ -23,6 +25,8 @@ import abbex.core.units.Pressure;
 import abbex.core.units.TapeParse;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
+import abbex.core.vehicle.InnerWheel;
+import abbex.core.vehicle.Seat;
 import abbex.core.vehicle.Whole;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
@@ -147,7 +151,8 @@ public class Words {
                         .replace('-', '−') + " mm";
     }
 
-    private String word(Object value, Reader reader) {
+    /** A value as it is said. */
+    public String word(Object value, Reader reader) {
         if (value instanceof Length length) {
             return Numerals.text(length, reader);
         }
@@ -169,7 +174,7 @@ public class Words {
             return pressure(pressure, reader);
         }
         if (value instanceof Spot spot) {
-            return word(spot.corner(), reader) + ", " + word(spot.method(), reader);
+            return word(spot.place(), reader) + ", " + word(spot.way(), reader);
         }
         if (value instanceof Asked asked) {
             return say(asked.repeat() ? "asked.again" : "asked", reader, asked.spot());
@@ -196,8 +201,11 @@ public class Words {
         if (value instanceof Whole whole) {
             return say("whole." + whole.name());
         }
-        if (value instanceof Method method) {
-            return say("method." + method.name());
+        if (value instanceof Way way) {
+            return way instanceof PointMethod own && own.named() ? own.name() : say("method." + way.code());
+        }
+        if (value instanceof Seat || value instanceof InnerWheel) {
+            return say("wheel." + ((Place) value).code());
         }
         if (value instanceof SheetState.Item item) {
             return say("item." + item.name());

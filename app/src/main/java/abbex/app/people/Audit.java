@@ -30,6 +30,8 @@ public class Audit {
         CUSTOMER_BLANKED,
         LIMITS_SET,
         WALK_SET,
+        POINT_NAMED,
+        POINT_AT_REST,
         FLOOR_SURVEYED,
         FLOOR_TAKEN_BACK
     }

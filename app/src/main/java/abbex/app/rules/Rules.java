@@ -5,6 +5,7 @@ import abbex.app.people.People;
 import abbex.app.people.Person;
 import abbex.app.store.Ids;
 import abbex.app.store.Times;
+import abbex.core.figure.Place;
 import abbex.core.heights.Limit;
 import abbex.core.heights.Limits;
 import abbex.core.heights.Method;
@@ -16,6 +17,7 @@ import abbex.core.units.Length;
 import abbex.core.units.TapeReading;
 import abbex.core.units.TapeText;
 import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.VehicleKind;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import com.github.benmanes.caffeine.cache.LoadingCache;
 import java.sql.Date;
@@ -87,10 +89,12 @@ public class Rules {
     private final Audit audit;
     private final Clock clock;
     private final TransactionTemplate once;
+    private final OwnPoints points;
     private final LoadingCache<UUID, ShopRules> kept =
             Caffeine.newBuilder().expireAfterWrite(KEPT).maximumSize(1000).build(this::load);
 
-    Rules(JdbcClient jdbc, Audit audit, Clock clock, TransactionTemplate once) {
+    Rules(JdbcClient jdbc, Audit audit, Clock clock, TransactionTemplate once, OwnPoints points) {
+        this.points = points;
         this.jdbc = jdbc;
         this.audit = audit;
         this.clock = clock;
@@ -115,7 +119,8 @@ public class Rules {
             typed.put(limit, row.getString("raw"));
             own.put(limit, Length.ofNm(row.getLong("nm")));
         });
-        return new ShopRules(Limits.of(own), typed, surveys(shop), Repeatability.pooled(repeats(shop)), walk(shop));
+        return new ShopRules(
+                Limits.of(own), typed, surveys(shop), Repeatability.pooled(repeats(shop)), walk(shop), points.of(shop));
     }
 
     private List<Corner> walk(UUID shop) {
@@ -174,6 +179,10 @@ public class Rules {
                 .param("shop", shop.toString())
                 .param("since", Times.column(clock.instant().minus(REMEMBERED)))
                 .query(row -> {
+                    String method = row.getString("method");
+                    if (Stream.of(Method.values()).noneMatch(m -> m.name().equals(method))) {
+                        return;
+                    }
                     Spot spot =
                             Spot.of(Corner.valueOf(row.getString("corner")), Method.valueOf(row.getString("method")));
                     TapeReading tape = TapeText.stored(
@@ -187,6 +196,30 @@ public class Rules {
                                     spot, tape, row.getString("initials"), Times.instant(row, "taken_at"), false));
                 });
         return List.copyOf(bySpot.values());
+    }
+
+    /**
+     * Names a point.
+     *
+     * @param vehicle the one vehicle that has it; null for all of the kind
+     * @param floor true when it ends on the floor
+     */
+    public void name(
+            Person by,
+            String name,
+            VehicleKind kind,
+            @Nullable UUID vehicle,
+            List<Place> places,
+            boolean tyre,
+            boolean floor) {
+        once.executeWithoutResult(status -> points.add(by, name, kind, vehicle, places, tyre, floor));
+        kept.invalidate(by.shop());
+    }
+
+    /** It is offered no more; what was read there stays. */
+    public void rest(Person by, OwnPoint point) {
+        once.executeWithoutResult(status -> points.rest(by, point));
+        kept.invalidate(by.shop());
     }
 
     /** Sets the limits that are given and leaves the usual for those that are not. */

@@ -3,8 +3,12 @@ package abbex.app.rules;
 import abbex.core.heights.Floor;
 import abbex.core.heights.Limit;
 import abbex.core.heights.Limits;
+import abbex.core.heights.Method;
+import abbex.core.heights.PointMethod;
 import abbex.core.heights.Repeatability;
+import abbex.core.heights.Way;
 import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.VehicleKind;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -14,6 +18,8 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.UUID;
+import java.util.stream.Stream;
 
 /**
  * What a shop set for itself.
@@ -22,6 +28,7 @@ import java.util.TreeMap;
  * @param typed its own limits as typed
  * @param surveys all floor surveys, the oldest first
  * @param repeatability how well it finds the points of each method
+ * @param points the points that it named, the oldest first
  * @param walk the corners in the order in which it walks round a vehicle
  */
 public record ShopRules(
@@ -29,9 +36,30 @@ public record ShopRules(
         Map<Limit, String> typed,
         List<FloorSurvey> surveys,
         Repeatability repeatability,
-        List<Corner> walk) {
+        List<Corner> walk,
+        List<OwnPoint> points) {
     public static final ShopRules USUAL =
-            new ShopRules(Limits.USUAL, Map.of(), List.of(), Repeatability.USUAL, Corner.WALK);
+            new ShopRules(Limits.USUAL, Map.of(), List.of(), Repeatability.USUAL, Corner.WALK, List.of());
+
+    /** The points that it named for a vehicle and that are in use. */
+    public List<PointMethod> points(VehicleKind kind, UUID vehicle) {
+        return points.stream()
+                .filter(p -> p.inUse() && p.of(kind, vehicle))
+                .map(OwnPoint::way)
+                .toList();
+    }
+
+    /** The way to measure of a code: a method, a point that comes with the program, or one of the shop's own. */
+    public Optional<Way> way(String code) {
+        return Stream.<Way>of(Method.values())
+                .filter(m -> m.code().equals(code))
+                .findFirst()
+                .or(() -> PointMethod.of(code))
+                .or(() -> points.stream()
+                        .map(OwnPoint::way)
+                        .filter(p -> p.code().equals(code))
+                        .findFirst());
+    }
 
     /** Every way round: from each corner in either direction. */
     static List<List<Corner>> walks() {

@@ -13,6 +13,7 @@ import abbex.app.people.People;
 import abbex.app.people.Person;
 import abbex.app.support.Shop;
 import abbex.core.heights.Method;
+import abbex.core.heights.Spot;
 import abbex.core.heights.Stage;
 import abbex.core.units.Length;
 import abbex.core.units.TapeParse;
@@ -77,6 +78,7 @@ class SheetsTest {
                 "",
                 "",
                 VehicleFacts.FramePoints.UNNAMED,
+                VehicleFacts.Build.USUAL,
                 Map.of());
         return new Job(
                 UUID.randomUUID(),
@@ -104,11 +106,16 @@ class SheetsTest {
 
     private Sheets.Outcome take(Person by, String raw) {
         now = now.plusSeconds(1);
-        return sheets.take(by, sheet, Corner.RF, Method.HF, raw, UUID.randomUUID(), now);
+        return sheets.take(by, sheet, Spot.of(Corner.RF, Method.HF), raw, UUID.randomUUID(), now);
     }
 
     private List<String> standing() {
-        return sheets.of(orla.shop(), job.id()).find(sheet.id()).orElseThrow().at(Corner.RF, Method.HF).stream()
+        return sheets
+                .of(orla.shop(), job.id())
+                .find(sheet.id())
+                .orElseThrow()
+                .at(Spot.of(Corner.RF, Method.HF))
+                .stream()
                 .map(r -> r.initials() + " " + r.raw())
                 .toList();
     }
@@ -147,7 +154,7 @@ class SheetsTest {
                         .newest()
                         .orElseThrow()
                         .heights()
-                        .at(Corner.RF, Method.HF)
+                        .at(Spot.of(Corner.RF, Method.HF))
                         .orElseThrow()
                         .value());
     }
@@ -157,30 +164,34 @@ class SheetsTest {
         take(orla, "14");
         take(orla, "14 1/8");
         take(orla, "14 1/4");
-        assertTrue(sheets.undo(orla, sheet, Corner.RF, Method.HF, now));
+        assertTrue(sheets.undo(orla, sheet, Spot.of(Corner.RF, Method.HF), now));
         assertEquals(List.of("OV 14 1/8"), standing());
-        assertTrue(sheets.undo(orla, sheet, Corner.RF, Method.HF, now.plusSeconds(1)));
+        assertTrue(sheets.undo(orla, sheet, Spot.of(Corner.RF, Method.HF), now.plusSeconds(1)));
         assertEquals(List.of("OV 14"), standing());
-        assertTrue(sheets.undo(orla, sheet, Corner.RF, Method.HF, now.plusSeconds(2)));
+        assertTrue(sheets.undo(orla, sheet, Spot.of(Corner.RF, Method.HF), now.plusSeconds(2)));
         assertEquals(List.of(), standing());
-        assertFalse(sheets.undo(orla, sheet, Corner.RF, Method.HF, now.plusSeconds(3)));
+        assertFalse(sheets.undo(orla, sheet, Spot.of(Corner.RF, Method.HF), now.plusSeconds(3)));
         assertEquals(6, rows());
         take(orla, "14 1/2");
         assertEquals(List.of("OV 14 1/2"), standing());
-        assertFalse(sheets.undo(milo, sheet, Corner.RF, Method.HF, now), "nobody undoes another's reading");
+        assertFalse(sheets.undo(milo, sheet, Spot.of(Corner.RF, Method.HF), now), "nobody undoes another's reading");
     }
 
     @Test
     void a_reading_sent_twice_counts_once() {
         UUID client = UUID.randomUUID();
         assertEquals(
-                new Sheets.Outcome.Stored(false), sheets.take(orla, sheet, Corner.RF, Method.HF, "14", client, now));
+                new Sheets.Outcome.Stored(false),
+                sheets.take(orla, sheet, Spot.of(Corner.RF, Method.HF), "14", client, now));
         assertEquals(
-                new Sheets.Outcome.Stored(true), sheets.take(orla, sheet, Corner.RF, Method.HF, "14", client, now));
+                new Sheets.Outcome.Stored(true),
+                sheets.take(orla, sheet, Spot.of(Corner.RF, Method.HF), "14", client, now));
         assertEquals(
-                new Sheets.Outcome.SentOther("14"), sheets.take(orla, sheet, Corner.RF, Method.HF, "15", client, now));
+                new Sheets.Outcome.SentOther("14"),
+                sheets.take(orla, sheet, Spot.of(Corner.RF, Method.HF), "15", client, now));
         assertEquals(
-                new Sheets.Outcome.SentOther("14"), sheets.take(orla, sheet, Corner.LF, Method.HF, "14", client, now));
+                new Sheets.Outcome.SentOther("14"),
+                sheets.take(orla, sheet, Spot.of(Corner.LF, Method.HF), "14", client, now));
         assertEquals(1, rows());
     }
 
@@ -198,7 +209,8 @@ class SheetsTest {
         for (int i = 0; i < 48; i++) {
             String raw = 14 + " " + (1 + i % 15) + "/16";
             Person by = i % 2 == 0 ? orla : milo;
-            calls.add(() -> sheets.take(by, sheet, Corner.RF, Method.HF, raw, UUID.randomUUID(), Instant.now()));
+            calls.add(
+                    () -> sheets.take(by, sheet, Spot.of(Corner.RF, Method.HF), raw, UUID.randomUUID(), Instant.now()));
         }
         long stored = 0;
         for (var outcome : many.invokeAll(calls)) {
@@ -222,7 +234,7 @@ class SheetsTest {
         assertTrue(sheets.of(nils.shop(), job.id()).sheets().isEmpty());
         assertThrows(
                 EmptyResultDataAccessException.class,
-                () -> sheets.take(nils, sheet, Corner.RF, Method.HF, "15", UUID.randomUUID(), now));
+                () -> sheets.take(nils, sheet, Spot.of(Corner.RF, Method.HF), "15", UUID.randomUUID(), now));
         assertTrue(Shop.bean(Jobs.class).find(nils.shop(), job.id()).isEmpty());
     }
 

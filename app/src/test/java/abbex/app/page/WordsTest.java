@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import abbex.core.figure.Finding;
+import abbex.core.figure.Place;
 import abbex.core.heights.Advertised;
 import abbex.core.heights.Basis;
 import abbex.core.heights.DropSheet;
@@ -15,12 +16,14 @@ import abbex.core.heights.HeightSheet;
 import abbex.core.heights.Judgement;
 import abbex.core.heights.Limits;
 import abbex.core.heights.Method;
+import abbex.core.heights.PointMethod;
 import abbex.core.heights.Reading;
 import abbex.core.heights.SheetState;
 import abbex.core.heights.Slip;
 import abbex.core.heights.Spot;
 import abbex.core.heights.Stage;
 import abbex.core.heights.StandIn;
+import abbex.core.units.Angle;
 import abbex.core.units.Graduation;
 import abbex.core.units.Length;
 import abbex.core.units.LengthUnit;
@@ -29,6 +32,7 @@ import abbex.core.units.TapeParse;
 import abbex.core.units.TapeText;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
+import abbex.core.vehicle.Seat;
 import abbex.core.vehicle.Tyre;
 import abbex.core.vehicle.Vehicle;
 import abbex.core.vehicle.VehicleKind;
@@ -37,6 +41,7 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
@@ -104,6 +109,8 @@ class WordsTest {
             sheet.diagonals().values().forEach(b -> b.after().ifPresent(figures::add));
             sheet.rake().height().after().ifPresent(figures::add);
             sheet.rake().after().ifPresent(figures::add);
+            figures.addAll(sheet.points().values());
+            sheet.sag().values().forEach(sag -> sag.own().after().ifPresent(figures::add));
             figures.forEach(f -> {
                 seen.add(f.reason().formula().name());
                 words.reason(f.reason(), INCHES).forEach(WordsTest::good);
@@ -146,15 +153,18 @@ class WordsTest {
 
     /** A sheet of invented heights, mostly near 1 in down, sometimes wrong in many ways. */
     private static DropSheet draw(Random random) {
-        Vehicle vehicle = Vehicle.of(random.nextInt(4) == 0 ? VehicleKind.TRUCK : VehicleKind.CAR);
+        Vehicle vehicle = Vehicle.of(VehicleKind.values()[Math.max(0, random.nextInt(5) - 2)]);
+        if (random.nextBoolean()) {
+            vehicle = vehicle.withHeadAngle(Angle.ofDegrees(24 + random.nextInt(6)));
+        }
         if (random.nextBoolean()) {
             vehicle = vehicle.withWheelbase(Length.ofMm(2600)).withTracks(Length.ofMm(1500), Length.ofMm(1540));
         }
         if (random.nextBoolean()) {
             vehicle = vehicle.withTyres(Tyre.of(Length.ofMm(634)), Tyre.of(Length.ofMm(634)));
         }
-        Map<End, Advertised.Range> ranges = new EnumMap<>(End.class);
-        for (End end : End.values()) {
+        Map<Place, Advertised.Range> ranges = new HashMap<>();
+        for (Place end : List.of(End.FRONT, End.REAR, Seat.SEAT)) {
             Length least = Length.ofInches(0, 1, 16).times(8 + random.nextInt(20));
             ranges.put(
                     end,
@@ -162,20 +172,20 @@ class WordsTest {
                             least, least.plus(Length.ofInches(0, 1, 16).times(random.nextInt(4)))));
         }
         int wild = random.nextInt(3) * 3;
-        HeightSheet before = sheet(random, 0, wild);
-        HeightSheet after = random.nextInt(5) == 0 ? HeightSheet.empty() : sheet(random, 16, wild);
+        HeightSheet before = sheet(random, vehicle, 0, wild);
+        HeightSheet after = random.nextInt(5) == 0 ? HeightSheet.empty() : sheet(random, vehicle, 16, wild);
         return random.nextBoolean()
                 ? DropSheet.compare(vehicle, before, after, new Advertised(ranges), Limits.USUAL)
                 : Judgement.of(vehicle, List.of(before, after), new Advertised(ranges), Limits.USUAL)
                         .drops();
     }
 
-    private static HeightSheet sheet(Random random, int drop, int wild) {
+    private static HeightSheet sheet(Random random, Vehicle vehicle, int drop, int wild) {
         List<Reading> readings = new ArrayList<>();
         int[] usual = {26 * 16, 14 * 16, 23 * 16, 7 * 16, 2 * 16};
         boolean few = random.nextInt(6) == 0;
         boolean three = random.nextInt(6) == 0;
-        for (Method method : Method.values()) {
+        for (Method method : vehicle.isMotorcycle() ? new Method[0] : Method.values()) {
             if (random.nextInt(4) == 0 || few && random.nextInt(3) > 0) {
                 continue;
             }
@@ -215,9 +225,18 @@ class WordsTest {
                 }
             }
         }
-        Map<Corner, Pressure> pressures = new EnumMap<>(Corner.class);
+        for (PointMethod way : PointMethod.of(vehicle.kind())) {
+            for (Place place : random.nextInt(4) == 0 ? List.<Place>of() : way.places()) {
+                int marks = Math.max(1, way.equals(PointMethod.AXLE) ? 50 - drop / 4 : 320 - drop)
+                        + random.nextInt(wild + 1);
+                Length height = Length.ofInches(0, 1, 16).times(way.rises() ? drop / 2 + random.nextInt(9) : marks);
+                readings.add(Reading.of(
+                        Spot.of(place, way), abbex.core.units.TapeReading.of(height, Graduation.SIXTEENTH_INCH)));
+            }
+        }
+        Map<Place, Pressure> pressures = new HashMap<>();
         if (random.nextBoolean()) {
-            Corner.WALK.forEach(c -> pressures.put(c, Pressure.ofPsi(33 - random.nextInt(3))));
+            vehicle.wheels().forEach(c -> pressures.put(c, Pressure.ofPsi(33 - random.nextInt(3))));
         }
         Map<SheetState.Item, String> said = random.nextBoolean()
                 ? Map.of()
@@ -225,7 +244,9 @@ class WordsTest {
                         SheetState.Item.WHEEL_SET,
                         random.nextInt(4) == 0 ? "track" : "road",
                         SheetState.Item.BAY,
-                        "Bay " + random.nextInt(2));
+                        "Bay " + random.nextInt(2),
+                        SheetState.Item.STAND_LEAN,
+                        String.valueOf(6 + random.nextInt(8)));
         return HeightSheet.of(SheetState.of(pressures, said), basis(random), readings);
     }
 

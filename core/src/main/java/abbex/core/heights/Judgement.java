@@ -1,5 +1,6 @@
 package abbex.core.heights;
 
+import abbex.core.figure.Figure;
 import abbex.core.figure.Finding;
 import abbex.core.figure.Severity;
 import abbex.core.units.Estimate;
@@ -39,6 +40,14 @@ public record Judgement(
         static Said of(Finding finding) {
             return new Said(finding.code().name(), finding.place().code());
         }
+    }
+
+    /** The drop at a spot between the two sheets that are compared, positive down. */
+    public Optional<Figure<Estimate>> drop(Spot spot) {
+        return Optional.ofNullable(
+                spot.atCorner()
+                        ? drops.corners().get(spot.corner()).byMethod().get(spot.method())
+                        : drops.points().get(spot));
     }
 
     /** How far a corner came down by a method from all readings together, the suspicious one among them. */
