@@ -145,7 +145,7 @@ export function walk() {
   };
   act('u', undo);
   act('m', () => {
-    const all = [...document.querySelectorAll('.chips a')];
+    const all = [...document.querySelectorAll('.chips a:not(.turn)')];
     const at = all.findIndex((a) => a.getAttribute('aria-current'));
     all[(at + 1) % all.length].click();
   });

@@ -19,6 +19,8 @@ import org.jspecify.annotations.Nullable;
 public final class ArchDrawing {
     private static final double LIP_OVER_TYRE = 38;
     private static final double FRAME_X = 395;
+    /** A tyre of this radius needs more room round it. */
+    private static final double LARGE = 350;
     /** Half of an axle tube. */
     private static final double TUBE = 45;
     /** From the axle to the bolts of a leaf spring's hangers. */
@@ -70,9 +72,10 @@ public final class ArchDrawing {
         List<Elevation.Wheel> wheels = List.of(new Elevation.Wheel(
                 "0", Elevation.up(wheel.hub()), Elevation.plain(wheel.tyre()), Elevation.plain(wheel.rim())));
         if (spot.way() instanceof Method method) {
-            strokes.add(new Elevation.Stroke("frame", "M350 " + Elevation.up(frame) + "h90"));
+            strokes.add(new Elevation.Stroke(
+                    "frame", "M" + Elevation.plain(FRAME_X - 45) + " " + Elevation.up(frame) + "h90"));
             double lip = lipNow != null ? lipNow : lipBefore != null ? lipBefore : usual;
-            return new Elevation(Elevation.box(-450, 830, 900), wheels, strokes, arrow(method, wheel, lip, frame));
+            return new Elevation(box(wheel), wheels, strokes, arrow(method, wheel, lip, frame));
         }
         PointMethod way = (PointMethod) spot.way();
         double value = height(sheet, before, spot).orElseGet(() -> usual(way, wheel));
@@ -82,29 +85,39 @@ public final class ArchDrawing {
     /** A point that belongs to no corner: the floor, the point, the tape. */
     public static Elevation alone(Spot spot, HeightSheet sheet, @Nullable HeightSheet before) {
         double value = height(sheet, before, spot).orElse(200.0);
-        double width = Math.max(900, (value + 160) * 900 / 880);
+        double width = Math.max(900, (value + 120) * 900 / 830);
         return new Elevation(
-                Elevation.box(-width / 2, width * 880 / 900 - 50, width),
+                Elevation.box(-width / 2, width),
                 List.of(),
                 List.of(Elevation.mark(0, value)),
-                Elevation.arrow(0, 0, value));
+                Elevation.arrow(0, 0, value, width));
     }
 
-    private static Elevation.Arrow arrow(Method method, Wheel wheel, double lip, double frame) {
+    private static String arrow(Method method, Wheel wheel, double lip, double frame) {
         double from = switch (method) {
             case GF, FG -> 0;
             case HF -> wheel.hub();
             case RIM -> wheel.hub() - wheel.rim();
             case TG -> wheel.hub() + wheel.tyre();
         };
-        return method == Method.FG ? Elevation.arrow(FRAME_X, from, frame) : Elevation.arrow(0, from, lip);
+        return method == Method.FG
+                ? Elevation.arrow(FRAME_X, from, frame, 2 * half(wheel))
+                : Elevation.arrow(0, from, lip, 2 * half(wheel));
+    }
+
+    /** The same for all wheels of a vehicle, so that its corners stand side by side on one floor. */
+    private static String box(Wheel wheel) {
+        return Elevation.box(-half(wheel), 2 * half(wheel));
+    }
+
+    private static double half(Wheel wheel) {
+        return wheel.tyre() > LARGE ? 560 : 450;
     }
 
     /** Cab, bed, running board, hangers, axle, or a point of the shop's own, drawn where it was read. */
     private static Elevation point(
             PointMethod way, double value, Wheel wheel, List<Elevation.Wheel> wheels, List<Elevation.Stroke> strokes) {
         double hub = wheel.hub();
-        double top = Math.max(1000, value + 160);
         double x = way.equals(PointMethod.CAB) ? 560 : way.equals(PointMethod.BED) ? 0 : -500;
         switch (way.code()) {
             case "CAB" -> strokes.add(line("body", x - 60, value, x + 640, value));
@@ -124,17 +137,20 @@ public final class ArchDrawing {
                 strokes.add(new Elevation.Stroke("hub", circle(0, hub, TUBE)));
                 strokes.add(line("frame", -640, hub + TUBE + value, 640, hub + TUBE + value));
                 return new Elevation(
-                        Elevation.box(-700, 1000, 1400),
+                        Elevation.box(-700, 1400),
                         wheels,
                         strokes,
-                        Elevation.arrow(0, hub + TUBE, hub + TUBE + value));
+                        Elevation.arrow(0, hub + TUBE, hub + TUBE + value, 1400));
             }
             default -> strokes.add(Elevation.mark(x, way.floorInIt() ? value : hub + value));
         }
         double from = way.floorInIt() ? 0 : hub;
-        double width = Math.max(1400, (top + 60) * 900 / 880);
+        // Cab and bed stand side by side in one strip.
+        double least = way.equals(PointMethod.CAB) || way.equals(PointMethod.BED) ? 1800 : 1400;
+        double width = Math.max(least, (from + value + 120) * 900 / 830);
         double left = x > 300 ? -450 : -width / 2;
-        return new Elevation(Elevation.box(left, top, width), wheels, strokes, Elevation.arrow(x, from, from + value));
+        return new Elevation(
+                Elevation.box(left, width), wheels, strokes, Elevation.arrow(x, from, from + value, width));
     }
 
     /** A leaf spring over the axle, from bolt to bolt. */
@@ -204,7 +220,8 @@ public final class ArchDrawing {
         String radius = Elevation.plain(r);
         String foot = Elevation.up(sill);
         String start = Elevation.up(spring);
-        return "M-446 " + foot + " H" + Elevation.plain(-r) + " V" + start + " A" + radius + " " + radius + " 0 0 1 "
-                + radius + " " + start + " V" + foot + " H446";
+        return "M" + Elevation.plain(4 - half(wheel)) + " " + foot + " H" + Elevation.plain(-r) + " V" + start + " A"
+                + radius + " " + radius + " 0 0 1 " + radius + " " + start + " V" + foot + " H"
+                + Elevation.plain(half(wheel) - 4);
     }
 }

@@ -1,7 +1,6 @@
 package abbex.app.drawing;
 
 import java.util.List;
-import org.jspecify.annotations.Nullable;
 
 /**
  * A part of a vehicle seen from its side on the floor line, in millimetres, to scale: SVG coordinates, so up is negative.
@@ -9,29 +8,36 @@ import org.jspecify.annotations.Nullable;
  * @param box the part that is shown: left, top, width, height
  * @param wheels drawn first
  * @param strokes lines over them, each with its style
- * @param arrow what is measured; null where nothing can be drawn of it
+ * @param arrow path of the dimension arrow
  */
-public record Elevation(
-        String box,
-        List<Wheel> wheels,
-        List<Stroke> strokes,
-        @Nullable Arrow arrow) {
+public record Elevation(String box, List<Wheel> wheels, List<Stroke> strokes, String arrow) {
     /** A wheel's centre, the free radius of its tyre and the radius of its rim. */
     public record Wheel(String x, String hub, String tyre, String rim) {}
 
     /** A line. */
     public record Stroke(String style, String path) {}
 
-    /** A dimension arrow that stands upright. */
-    public record Arrow(String x, String from, String to) {}
-
     public Elevation {
         wheels = List.copyOf(wheels);
         strokes = List.copyOf(strokes);
     }
 
-    static Arrow arrow(double x, double from, double to) {
-        return new Arrow(plain(x), up(from), up(to));
+    /** A dimension arrow that stands upright; a short one has its heads outside, pointing at each other. */
+    static String arrow(double x, double from, double to, double width) {
+        double head = width * 26 / 900;
+        double low = Math.min(from, to);
+        double high = Math.max(from, to);
+        double inside = high - low > 3 * head ? head : -head;
+        double reach = inside > 0 ? 0 : 2 * head;
+        return "M" + plain(x) + " " + up(low - reach) + "V" + up(high + reach) + tip(x, high, -inside)
+                + tip(x, low, inside);
+    }
+
+    private static String tip(double x, double z, double head) {
+        String half = plain(Math.abs(head) / 2);
+        String back = plain(-head);
+        return "M" + plain(x - Math.abs(head) / 2) + " " + up(z + head) + "l" + half + " " + plain(head) + "l" + half
+                + " " + back;
     }
 
     /** A small cross at a marked point. */
@@ -39,7 +45,13 @@ public record Elevation(
         return new Stroke("mark", "M" + plain(x - 22) + " " + up(z) + "h44M" + plain(x) + " " + up(z - 22) + "v-44");
     }
 
-    static String box(double left, double top, double width) {
+    /** A part of some width; the floor lies at the same height in all of them. */
+    static String box(double left, double width) {
+        return plain(left) + " " + up(width * 830 / 900) + " " + plain(width) + " " + plain(width * 880 / 900);
+    }
+
+    /** A close-up that is not on the floor, in the same proportions. */
+    static String closeUp(double left, double top, double width) {
         return plain(left) + " " + up(top) + " " + plain(width) + " " + plain(width * 880 / 900);
     }
 

@@ -52,29 +52,26 @@ public final class MotorcycleDrawing {
     private Elevation draw(Spot spot, @Nullable HeightSheet before, HeightSheet sheet) {
         Body was = before == null ? null : body(before, null);
         Body is = body(sheet, was);
+        if (spot.way().equals(PointMethod.FT)) {
+            return tubes(is, was);
+        }
         List<Elevation.Stroke> strokes = new ArrayList<>();
+        fork(strokes, is);
         machine(strokes, is);
         if (was != null && !was.equals(is)) {
             strokes.add(new Elevation.Stroke("lip was", outline(was)));
         }
         strokes.add(new Elevation.Stroke(sheet.points().isEmpty() ? "lip guess" : "lip is", outline(is)));
         List<Elevation.Wheel> wheels = List.of(wheel(0, front), wheel(wheelbase, rear));
-        if (spot.way().equals(PointMethod.FT)) {
-            double x = forkX(is.front());
-            // The end of the tube over the clamp, close up.
-            double top = is.front() + 30;
-            Elevation.Arrow arrow = Elevation.arrow(x - 62, top, top + is.tube() * Math.cos(head));
-            return new Elevation(Elevation.box(x - 190, top + 210, 380), wheels, strokes, arrow);
-        }
         double x = x(spot.place());
         double from = from(spot);
         double to = from + reading(sheet, before, spot).orElseGet(() -> target(spot, is) - from);
         strokes.add(Elevation.mark(x, to));
-        return new Elevation(
-                Elevation.box(x - SIZE / 2, SIZE * 880 / 900 - 70, SIZE),
-                wheels,
-                strokes,
-                Elevation.arrow(x, from, to));
+        if (spot.place() == End.FRONT && !spot.way().equals(PointMethod.FR)) {
+            // From the marked point on the head across to where the tape stands over the axle.
+            strokes.add(new Elevation.Stroke("hair", "M" + plain(x) + " " + up(to) + "H" + plain(forkX(to))));
+        }
+        return new Elevation(Elevation.box(x - SIZE / 2, SIZE), wheels, strokes, Elevation.arrow(x, from, to, SIZE));
     }
 
     private static Elevation.Wheel wheel(double x, double tyre) {
@@ -141,8 +138,27 @@ public final class MotorcycleDrawing {
         return (height - hub(front)) * Math.tan(head);
     }
 
-    /** Fork, engine, swingarm: what stands between wheels and body. */
-    private void machine(List<Elevation.Stroke> strokes, Body body) {
+    /** The end of the tube over the upper clamp, close up; where it was is dashed. */
+    private Elevation tubes(Body is, @Nullable Body was) {
+        double clamp = is.front() + 30;
+        double width = 360;
+        double x = forkX(clamp);
+        List<Elevation.Stroke> strokes = new ArrayList<>();
+        fork(strokes, is);
+        double end = clamp + is.tube() * Math.cos(head);
+        if (was != null && was.tube() != is.tube()) {
+            double z = clamp + was.tube() * Math.cos(head);
+            strokes.add(new Elevation.Stroke("lip was", "M" + plain(forkX(z) - 60) + " " + up(z) + "h120"));
+        }
+        strokes.add(new Elevation.Stroke("lip is", "M" + plain(forkX(end) - 24) + " " + up(end) + "h48"));
+        return new Elevation(
+                Elevation.closeUp(x - width / 2 - 10, clamp + 190, width),
+                List.of(),
+                strokes,
+                Elevation.arrow(x - 90, clamp, end, width));
+    }
+
+    private void fork(List<Elevation.Stroke> strokes, Body body) {
         double clamp = body.front() + 30;
         double end = clamp + body.tube() * Math.cos(head);
         double dx = 24;
@@ -154,6 +170,11 @@ public final class MotorcycleDrawing {
         for (double z : new double[] {clamp, body.front() - 150}) {
             strokes.add(new Elevation.Stroke("clamp", "M" + plain(forkX(z) - 58) + " " + up(z) + "h116v28h-116z"));
         }
+    }
+
+    /** Handlebar, engine, swingarm: what stands between wheels and body. */
+    private void machine(List<Elevation.Stroke> strokes, Body body) {
+        double clamp = body.front() + 30;
         strokes.add(new Elevation.Stroke("thin", "M" + plain(forkX(clamp) + 20) + " " + up(clamp) + "q60-100 190-70"));
         double pivot = 0.63 * wheelbase;
         double low = Math.max(120, body.seat() - 640);

@@ -113,7 +113,7 @@ public final class SheetData {
 
     private String line(String item, Function<String, String> name) {
         if (item.startsWith(StateItem.PRESSURE)) {
-            return item.substring(StateItem.PRESSURE.length()) + " " + said(item);
+            return item.substring(StateItem.PRESSURE.length()).replaceAll("^(RR|LR)I$", "$1 inner") + " " + said(item);
         }
         String title = name.apply("item." + item);
         String text = StateItem.text(item, said(item), name);

@@ -35,8 +35,8 @@ import org.jspecify.annotations.Nullable;
  *
  * @param keep what keeps the choice of the compared sheet in an address
  * @param round the code of what is read in this walk
- * @param chips what else may be read, one round after the other
- * @param places the same place by place
+ * @param chips what else may be read: one round after the other, or place by place
+ * @param turn from the one to the other
  * @param next the round to go on with after this walk; null when nothing is left that was begun
  */
 public record Walk(
@@ -45,7 +45,7 @@ public record Walk(
         String keep,
         String round,
         List<Chip> chips,
-        List<Chip> places,
+        Turn turn,
         List<Arch> arches,
         @Nullable String next) {
     /** Near where a point lies that a shop named, before anybody read it. */
@@ -58,6 +58,15 @@ public record Walk(
     public String query() {
         return keep.isEmpty() ? "" : "?" + keep.substring(1);
     }
+
+    /** More than one way to measure, or other places than the corners: each head says both. */
+    public boolean mixed() {
+        return !arches.stream().allMatch(a -> a.spot().atCorner())
+                || arches.stream().map(Arch::way).distinct().count() > 1;
+    }
+
+    /** The other order to read in, and where it begins. */
+    public record Turn(String code, String name, String how) {}
 
     /** A round to choose. */
     public record Chip(String code, String name, String how, boolean chosen, int read, int of, RoundIcon icon) {}
@@ -130,8 +139,9 @@ public record Walk(
                 o.sheet().row().id(),
                 o.keep(),
                 round.code(),
-                o.rounds().stream().map(make::chip).toList(),
-                o.placeByPlace().stream().map(make::chip).toList(),
+                (round.atPlace() ? o.placeByPlace() : o.rounds())
+                        .stream().map(make::chip).toList(),
+                make.turn(),
                 round.spots().stream().map(make::arch).toList(),
                 make.next());
     }
@@ -171,6 +181,20 @@ public record Walk(
                     one.read(here()),
                     one.spots().size(),
                     RoundIcon.of(one.code(), motorcycle));
+        }
+
+        /** Begins where something of that order is still to read. */
+        Turn turn() {
+            List<Round> other = round.atPlace() ? o.rounds() : o.placeByPlace();
+            String code = round.atPlace()
+                    ? MeasurePages.chosen(o, null).code()
+                    : other.stream()
+                            .filter(r -> !MeasurePages.done(r, here(), before()))
+                            .findFirst()
+                            .orElse(other.get(0))
+                            .code();
+            String key = round.atPlace() ? "round.methods" : "round.places";
+            return new Turn(code, words.say(key), words.say(key + ".how"));
         }
 
         /** A corner by its letters, everything else by its name. */

@@ -76,7 +76,7 @@ class WordsTest {
     void every_finding_has_its_words() {
         Set<HeightFinding> seen = EnumSet.noneOf(HeightFinding.class);
         Random random = new Random(11);
-        for (int i = 0; i < 12000 && seen.size() < HeightFinding.values().length; i++) {
+        for (int i = 0; i < 24000 && seen.size() < HeightFinding.values().length; i++) {
             for (Finding finding : draw(random).findings()) {
                 seen.add((HeightFinding) finding.code());
                 Words.Said said = words.finding(finding, random.nextBoolean() ? INCHES : INCHES.other());
