@@ -6,6 +6,8 @@ import abbex.app.measure.SheetData;
 import abbex.app.people.Person;
 import abbex.app.store.Ids;
 import abbex.app.store.Times;
+import abbex.core.heights.PointMethod;
+import abbex.core.heights.Spot;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -94,15 +96,18 @@ public class Handovers {
                 .measures()
                 .forEach((measure, measured) -> inputs.put(
                         measure.name().toLowerCase(java.util.Locale.ROOT).replace('_', ' '), line(measured.raw())));
+        if (!job.vehicle().build().headAngle().isEmpty()) {
+            inputs.put("head angle", line(job.vehicle().build().headAngle()));
+        }
         SheetData newest = sheets.newest().orElse(null);
         sheets.sheets().forEach(sheet -> {
             String stage = sheet.row().first()
                     ? "before"
                     : sheet == newest ? "now" : "sheet " + sheet.row().seq();
             sheet.heights()
-                    .all()
+                    .everything()
                     .forEach(height -> inputs.put(
-                            stage + " " + height.spot().code().replace('.', ' '),
+                            stage + " " + name(height.spot()),
                             height.readings().stream()
                                     .map(r -> line(r.tape().raw().strip()) + " (" + r.who() + ")")
                                     .collect(Collectors.joining(" and "))));
@@ -116,6 +121,13 @@ public class Handovers {
             });
         });
         return inputs;
+    }
+
+    /** The place and what is measured there: by its code, or by the name that the shop gave it. */
+    private static String name(Spot spot) {
+        return spot.way() instanceof PointMethod own && own.named()
+                ? spot.place().code() + " " + line(own.name())
+                : spot.code().replace('.', ' ');
     }
 
     static List<Change> changes(Map<String, String> was, Map<String, String> is) {

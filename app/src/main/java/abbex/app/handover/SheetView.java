@@ -22,8 +22,10 @@ import abbex.core.units.Angle;
 import abbex.core.units.Estimate;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
+import abbex.core.vehicle.Places;
 import abbex.core.vehicle.Seat;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -112,6 +114,7 @@ public record SheetView(
         /** As the box says it, not as it comes out in the reader's unit. */
         String promised(Job job) {
             return job.promises().entrySet().stream()
+                    .sorted(Comparator.comparingInt(e -> Places.MEASURED.indexOf(e.getKey())))
                     .map(e ->
                             words.word(e.getKey(), reader) + " " + e.getValue().text())
                     .collect(Collectors.joining(", "));
@@ -159,10 +162,10 @@ public record SheetView(
         /** Ways that are read at the same places make one table. */
         List<Points> points(HeightSheet before, HeightSheet now) {
             Map<List<Place>, List<Row>> tables = new LinkedHashMap<>();
-            Stream.of(before, now)
-                    .flatMap(s -> s.points().keySet().stream())
-                    .map(spot -> (PointMethod) spot.way())
-                    .distinct()
+            PointMethod.inOrder(Stream.of(before, now)
+                            .flatMap(s -> s.points().keySet().stream())
+                            .map(spot -> (PointMethod) spot.way())
+                            .toList())
                     .forEach(way -> tables.computeIfAbsent(columns(way), p -> new ArrayList<>())
                             .add(row(way, columns(way), before, now)));
             return tables.entrySet().stream()

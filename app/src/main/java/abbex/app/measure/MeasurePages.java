@@ -11,9 +11,11 @@ import abbex.core.heights.Adjustment;
 import abbex.core.heights.HeightFinding;
 import abbex.core.heights.HeightSheet;
 import abbex.core.heights.Judgement;
+import abbex.core.heights.PointMethod;
 import abbex.core.heights.Round;
 import abbex.core.heights.Spot;
 import abbex.core.heights.Stage;
+import abbex.core.vehicle.VehicleKind;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -80,6 +82,11 @@ class MeasurePages {
 
         List<Round> rounds() {
             return all.rounds(job.vehicle());
+        }
+
+        /** The points that the shop named for this vehicle. */
+        List<PointMethod> own() {
+            return all.rules().points(job.vehicle().kind(), job.vehicle().id());
         }
 
         List<Round> placeByPlace() {
@@ -167,6 +174,10 @@ class MeasurePages {
         page.addObject("nextStage", newest.stage().next());
         page.addObject("laterStages", Stage.later());
         page.addObject("typed", Map.of());
+        page.addObject("pointProblem", problems.getOrDefault("pointName", ""));
+        page.addObject("own", o.own());
+        page.addObject("kind", words.say("kinds." + o.job().vehicle().kind()));
+        page.addObject("motorcycle", o.job().vehicle().kind() == VehicleKind.MOTORCYCLE);
         page.addObject("words", words);
         page.addObject("clock", reader);
         return page;

@@ -66,6 +66,11 @@ final class StateItem {
     }
 
     static String text(String item, String said, Function<String, String> name) {
+        if (item.equals(SheetState.Item.STAND_LEAN.name())
+                && !said.isEmpty()
+                && Character.isDigit(said.charAt(said.length() - 1))) {
+            return said + "°";
+        }
         return choices(item).contains(said) ? name.apply(words(item, said)) : said;
     }
 

@@ -20,15 +20,13 @@ import java.util.stream.Stream;
 final class PointDrops {
     private PointDrops() {}
 
-    /** The ways other than the four-corner methods that were read on one of two sheets, by code. */
+    /** The ways other than the four-corner methods that were read on one of two sheets, in order. */
     static List<PointMethod> ways(HeightSheet before, HeightSheet after) {
         Set<PointMethod> ways = new LinkedHashSet<>();
         Stream.of(before, after)
                 .flatMap(sheet -> sheet.points().keySet().stream())
                 .forEach(spot -> ways.add((PointMethod) spot.way()));
-        return ways.stream()
-                .sorted(java.util.Comparator.comparing(PointMethod::code))
-                .toList();
+        return PointMethod.inOrder(ways);
     }
 
     /** Positive is down; where a fork's head angle is not known its drop cannot be told. */

@@ -10,6 +10,8 @@ import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.Seat;
 import abbex.core.vehicle.VehicleKind;
+import java.util.Collection;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -137,6 +139,18 @@ public record PointMethod(
         return Stream.concat(TRUCK.stream(), MOTORCYCLE.stream())
                 .filter(p -> p.code.equals(code))
                 .findFirst();
+    }
+
+    /** The program's own in the order in which they are read, then those that shops named. */
+    public static List<PointMethod> inOrder(Collection<PointMethod> ways) {
+        List<PointMethod> known =
+                Stream.concat(TRUCK.stream(), MOTORCYCLE.stream()).toList();
+        return ways.stream()
+                .distinct()
+                .sorted(Comparator.comparingInt(
+                                (PointMethod way) -> known.contains(way) ? known.indexOf(way) : known.size())
+                        .thenComparing(PointMethod::code))
+                .toList();
     }
 
     /** True when a shop named it. */

@@ -1,0 +1,146 @@
+package abbex.app.measure;
+
+import abbex.app.arrive.VehicleFacts;
+import abbex.app.page.Me;
+import abbex.app.page.NotHere;
+import abbex.app.page.Reader;
+import abbex.app.page.Words;
+import abbex.app.people.Person;
+import abbex.app.rules.OwnPoint;
+import abbex.app.rules.Rules;
+import abbex.core.figure.Place;
+import abbex.core.heights.PointMethod;
+import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.End;
+import abbex.core.vehicle.VehicleKind;
+import abbex.core.vehicle.Whole;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
+
+/** Points that the shop names itself: a splitter, a hitch, a shock's eye. */
+@Controller
+class PointController {
+    private static final int LONGEST = 40;
+
+    private final MeasurePages pages;
+    private final Rules rules;
+    private final Words words;
+
+    PointController(MeasurePages pages, Rules rules, Words words) {
+        this.pages = pages;
+        this.rules = rules;
+        this.words = words;
+    }
+
+    /** Where a point may lie. */
+    enum Where {
+        CORNERS(List.of(Corner.LF, Corner.RF, Corner.RR, Corner.LR), List.of(End.FRONT, End.REAR)),
+        FRONT(List.of(Corner.LF, Corner.RF), List.of(End.FRONT)),
+        REAR(List.of(Corner.RR, Corner.LR), List.of(End.REAR)),
+        ONE(List.of(Whole.VEHICLE), List.of(Whole.VEHICLE));
+
+        private final List<Place> car;
+        private final List<Place> motorcycle;
+
+        Where(List<Place> car, List<Place> motorcycle) {
+            this.car = car;
+            this.motorcycle = motorcycle;
+        }
+
+        List<Place> of(VehicleKind kind) {
+            return kind == VehicleKind.MOTORCYCLE ? motorcycle : car;
+        }
+    }
+
+    @PostMapping("/jobs/{id}/sheets/{sheetId}/points")
+    ModelAndView name(
+            @Me Person me,
+            @PathVariable UUID id,
+            @PathVariable UUID sheetId,
+            @RequestParam(required = false) @Nullable UUID against,
+            @RequestParam Map<String, String> parameters) {
+        MeasurePages.Opened opened = pages.open(me, id, sheetId, against);
+        VehicleFacts vehicle = opened.job().vehicle();
+        String name = parameters.getOrDefault("pointName", "").strip();
+        String problem = problem(opened, name, Reader.of(me));
+        if (!problem.isEmpty()) {
+            ModelAndView page = pages.page(
+                    me,
+                    opened,
+                    MeasurePages.chosen(opened, parameters.get("method")),
+                    null,
+                    Map.of("pointName", problem),
+                    "measure");
+            page.addObject("typed", parameters);
+            page.setStatus(HttpStatus.valueOf(422));
+            return page;
+        }
+        rules.name(
+                me,
+                name,
+                vehicle.kind(),
+                "ALL".equals(parameters.get("pointFor")) ? null : vehicle.id(),
+                where(parameters.get("pointWhere")).of(vehicle.kind()),
+                !"NO".equals(parameters.get("pointTyre")),
+                !"NO".equals(parameters.get("pointFloor")));
+        List<PointMethod> own =
+                pages.open(me, id, sheetId, against).all().rules().points(vehicle.kind(), vehicle.id());
+        return to(opened, own.get(own.size() - 1).code());
+    }
+
+    /** It is offered no more; what was read there stays on its sheets. */
+    @PostMapping("/jobs/{id}/sheets/{sheetId}/points/{code}/rest")
+    ModelAndView rest(
+            @Me Person me,
+            @PathVariable UUID id,
+            @PathVariable UUID sheetId,
+            @PathVariable String code,
+            @RequestParam(required = false) @Nullable UUID against) {
+        MeasurePages.Opened opened = pages.open(me, id, sheetId, against);
+        OwnPoint point = opened.all().rules().points().stream()
+                .filter(p -> p.way().code().equals(code))
+                .findFirst()
+                .orElseThrow(NotHere::new);
+        rules.rest(me, point);
+        return to(opened, "");
+    }
+
+    private static ModelAndView to(MeasurePages.Opened opened, String round) {
+        String query = (round.isEmpty() ? "" : "&method=" + round) + opened.keep();
+        return new ModelAndView("redirect:/jobs/" + opened.job().id() + "/sheets/"
+                + opened.sheet().row().id() + (query.isEmpty() ? "" : "?" + query.substring(1)));
+    }
+
+    private static Where where(@Nullable String text) {
+        for (Where where : Where.values()) {
+            if (where.name().equals(text)) {
+                return where;
+            }
+        }
+        return Where.CORNERS;
+    }
+
+    private String problem(MeasurePages.Opened opened, String name, Reader reader) {
+        if (name.isEmpty()) {
+            return words.say("problem.point.name");
+        }
+        if (name.length() > LONGEST) {
+            return words.say("problem.long.40");
+        }
+        if (name.chars().anyMatch(Character::isISOControl)) {
+            return words.say("problem.unprintable");
+        }
+        boolean there = opened.own().stream()
+                .anyMatch(p -> p.name().toLowerCase(Locale.ROOT).equals(name.toLowerCase(Locale.ROOT)));
+        return there ? words.say("problem.point.there", reader, name) : "";
+    }
+}
