@@ -21,7 +21,8 @@ async function fixed(e) {
   const kept = await caches.open(STATIC);
   try {
     const answer = await fetch(e.request);
-    if (answer.ok) e.waitUntil(kept.put(e.request, answer.clone()));
+    // Storage that is full or forbidden never costs an answer.
+    if (answer.ok) e.waitUntil(kept.put(e.request, answer.clone()).catch(() => {}));
     return answer;
   } catch (gone) {
     const had = await kept.match(e.request, { ignoreVary: true });
@@ -35,7 +36,7 @@ async function page(request, url) {
     const answer = await Promise.race([fetch(request), new Promise((_, no) => { setTimeout(() => no(new Error('slow')), navigator.onLine ? 60000 : WAIT); })]);
     if (answer.status === 200 && !answer.redirected && isPage(url.pathname)) {
       const owner = answer.headers.get('X-Abbex-Person');
-      if (owner) await (await caches.open(PAGES + owner)).put(url.href, answer.clone());
+      if (owner) await caches.open(PAGES + owner).then((pages) => pages.put(url.href, answer.clone())).catch(() => {});
     }
     return answer;
   } catch (gone) {

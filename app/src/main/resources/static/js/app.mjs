@@ -25,6 +25,10 @@ body.addEventListener('htmx:responseError', (e) => {
   if (status === 401) notice('Your session has ended. What you typed is kept on this device.', location.pathname + location.search, 'Sign in and go on');
   else notice('That could not be taken (' + status + '). What you typed is kept on this device.', location.pathname + location.search, 'Load the page anew');
 });
+body.addEventListener('htmx:sendError', (e) => {
+  // A reading waits on the device and says so itself, and the asking for news asks again.
+  if (!e.detail.elt.matches('.spot, #news')) notice('No answer from the shop. What was typed stays here; try again when there is a network.');
+});
 body.addEventListener('htmx:afterRequest', (e) => { if (e.detail.successful && e.detail.requestConfig.verb !== 'get') document.getElementById('notice').hidden = true; });
 
 /** A fresh id for what is sent; without HTTPS the browser's own maker of them is missing. */

@@ -92,10 +92,7 @@ public record SheetView(
                 job.odometer(),
                 sheets.sheets().stream().map(make::line).toList(),
                 make.heads(),
-                Stream.of(Method.values())
-                        .filter(m -> before.has(m) || now.has(m))
-                        .map(m -> make.row(m, before, now))
-                        .toList(),
+                make.rows(before, now),
                 make.points(before, now),
                 make.sag(),
                 make.sides(),
@@ -159,15 +156,36 @@ public record SheetView(
                     name, Numerals.html(Numerals.drop(f.value().value(), reader)), uncertainty(f.value()), lines(how));
         }
 
-        /** Ways that are read at the same places make one table. */
-        List<Points> points(HeightSheet before, HeightSheet now) {
-            Map<List<Place>, List<Row>> tables = new LinkedHashMap<>();
-            PointMethod.inOrder(Stream.of(before, now)
+        /** The four-corner methods, then the points that lie at corners. */
+        List<Row> rows(HeightSheet before, HeightSheet now) {
+            return Stream.concat(
+                            Stream.of(Method.values())
+                                    .filter(m -> before.has(m) || now.has(m))
+                                    .map(m -> row(m, before, now)),
+                            ways(before, now)
+                                    .filter(way -> Corner.WALK.containsAll(way.places()))
+                                    .map(way -> row(way, List.copyOf(Corner.WALK), before, now)))
+                    .toList();
+        }
+
+        private static Stream<PointMethod> ways(HeightSheet before, HeightSheet now) {
+            return PointMethod.inOrder(Stream.of(before, now)
                             .flatMap(s -> s.points().keySet().stream())
                             .map(spot -> (PointMethod) spot.way())
                             .toList())
-                    .forEach(way -> tables.computeIfAbsent(columns(way), p -> new ArrayList<>())
-                            .add(row(way, columns(way), before, now)));
+                    .stream();
+        }
+
+        /** Other points; those that are read at the same places make one table, and a motorcycle's share one. */
+        List<Points> points(HeightSheet before, HeightSheet now) {
+            List<Place> machine = List.of(End.FRONT, Seat.SEAT, End.REAR);
+            Map<List<Place>, List<Row>> tables = new LinkedHashMap<>();
+            ways(before, now)
+                    .filter(way -> !Corner.WALK.containsAll(way.places()))
+                    .forEach(way -> {
+                        List<Place> places = machine.containsAll(way.places()) ? machine : way.places();
+                        tables.computeIfAbsent(places, p -> new ArrayList<>()).add(row(way, places, before, now));
+                    });
             return tables.entrySet().stream()
                     .map(t -> new Points(
                             t.getKey().stream()
@@ -175,12 +193,6 @@ public record SheetView(
                                     .toList(),
                             t.getValue()))
                     .toList();
-        }
-
-        /** A motorcycle's ways share one table from front to rear. */
-        private static List<Place> columns(PointMethod way) {
-            List<Place> machine = List.of(End.FRONT, Seat.SEAT, End.REAR);
-            return machine.containsAll(way.places()) ? machine : way.places();
         }
 
         private Row row(PointMethod way, List<Place> places, HeightSheet before, HeightSheet now) {

@@ -175,6 +175,8 @@ class MeasurePages {
         page.addObject("laterStages", Stage.later());
         page.addObject("typed", Map.of());
         page.addObject("pointProblem", problems.getOrDefault("pointName", ""));
+        Job.Place place = o.job().where().place();
+        page.addObject("handedOver", place == Job.Place.OUT || place == Job.Place.GONE);
         page.addObject("own", o.own());
         page.addObject("kind", words.say("kinds." + o.job().vehicle().kind()));
         page.addObject("motorcycle", o.job().vehicle().kind() == VehicleKind.MOTORCYCLE);

@@ -30,6 +30,8 @@ import org.springframework.web.servlet.ModelAndView;
 @Controller
 class PointController {
     private static final int LONGEST = 40;
+    /** More than anybody would read at one vehicle (ours). */
+    private static final int MOST = 20;
 
     private final MeasurePages pages;
     private final Rules rules;
@@ -138,6 +140,9 @@ class PointController {
         }
         if (name.chars().anyMatch(Character::isISOControl)) {
             return words.say("problem.unprintable");
+        }
+        if (opened.own().size() >= MOST) {
+            return words.say("problem.point.many", reader, Integer.toString(MOST));
         }
         boolean there = opened.own().stream()
                 .anyMatch(p -> p.name().toLowerCase(Locale.ROOT).equals(name.toLowerCase(Locale.ROOT)));

@@ -166,12 +166,18 @@ public record Walk(
         Chip chip(Round one) {
             boolean motorcycle = o.job().vehicle().kind() == VehicleKind.MOTORCYCLE;
             Spot first = one.spots().get(0);
-            String key = (first.way().code().equals(one.code()) ? "method." : "round.") + one.code();
-            String name = one.atPlace() ? brief(first.place()) : words.say(key);
-            String how = one.atPlace() ? words.say("round.at", reader, first.place()) : words.say(key + ".how");
-            if (first.way() instanceof PointMethod way && way.named() && !one.atPlace()) {
+            String name;
+            String how;
+            if (one.atPlace()) {
+                name = brief(first.place());
+                how = words.say("round.at", reader, first.place());
+            } else if (first.way() instanceof PointMethod way && way.named()) {
                 name = way.name();
                 how = words.say("round.own", reader, way);
+            } else {
+                String key = (first.way().code().equals(one.code()) ? "method." : "round.") + one.code();
+                name = words.say(key);
+                how = words.say(key + ".how");
             }
             return new Chip(
                     one.code(),

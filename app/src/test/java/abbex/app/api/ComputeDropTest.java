@@ -82,6 +82,23 @@ class ComputeDropTest {
         assertFalse(answer.body().contains("null"));
     }
 
+    /** checks.csv drop-6 (common practice) and drop-7 (trigonometry), and a point of the request beside them. */
+    @Test
+    void a_motorcycle_by_its_own_places() {
+        HttpResponse<String> answer = send("""
+                {"kind":"motorcycle","headAngle":"24","advertised":{"seat":{"least":"1 1/2"}},"points":{"peg":{"places":"rear"}},
+                 "before":{"SEAT":{"seat":"37 1/8"},"FT":{"front":"10 mm"},"peg":{"rear":"14"}},
+                 "after":{"SEAT":{"seat":"35 7/8"},"FT":{"front":"30 mm"},"peg":{"rear":"12 3/4"}}}
+                """);
+        assertEquals(200, answer.statusCode(), answer.body());
+        JsonNode said = json.readTree(answer.body());
+        assertEquals("1 1/4 in", said.at("/points/SEAT/seat/text").asString());
+        assertEquals(18.27, said.at("/points/FT/front/nanometres").asLong() / 1e6, 0.01);
+        assertEquals(18.27, said.at("/ends/front/drop/nanometres").asLong() / 1e6, 0.01);
+        assertEquals("1 1/4 in", said.at("/points/peg/rear/text").asString());
+        assertTrue(answer.body().contains("LESS_BUT_USUAL"), answer.body());
+    }
+
     @Test
     void signs_in_with_every_request() {
         HttpResponse<String> stranger = send(EXAMPLE, "application/json", null);
@@ -100,10 +117,19 @@ class ComputeDropTest {
                     400 | {"before":{"HF":{"LF":14}}} | before.HF.LF | "25 7/16"
                     400 | {"before":{"HF":{"XX":"14"}}} | before.HF.XX | LF, RF, RR, LR
                     400 | {"before":{"ZZ":{}}} | before.ZZ | GF, HF, RIM, FG, TG, stage, floor, standIn, arches
-                    400 | {"colour":"red"} | colour | unit, graduation, kind, wheelbase, frameBase, advertised, limits, before, after
+                    400 | {"colour":"red"} | colour | unit, graduation, kind, wheelbase, frameBase, headAngle, points, advertised, limits, before, after
                     400 | {"unit":"furlong"} | unit | in
                     400 | {"graduation":"1/3"} | graduation | 1/16 in
                     400 | {"kind":"boat"} | kind | car
+                    400 | {"kind":"motorcycle","before":{"HF":{"LF":"14"}}} | before.HF | AX, FT, SEAT, FR, BODY, FREE, RIDER, stage, floor, standIn, arches
+                    400 | {"kind":"motorcycle","before":{"AX":{"LF":"14"}}} | before.AX.LF | front, rear
+                    400 | {"kind":"motorcycle","before":{"FT":{"front":"-1"}}} | before.FT.front | 1
+                    400 | {"headAngle":"steep","before":{"HF":{"LF":"14"}}} | headAngle | 24.5
+                    400 | {"points":{"eye":{"places":"LF XX"}},"before":{"eye":{"LF":"4"}}} | points.eye.places | LF RF
+                    400 | {"points":{"eye":{"tyre":"perhaps"}},"before":{"eye":{"vehicle":"4"}}} | points.eye.tyre | yes
+                    400 | {"points":{"HF":{}},"before":{"HF":{"LF":"14"}}} | points.HF.places | splitter
+                    400 | {"points":{"<b>":{}},"before":{"HF":{"LF":"14"}}} | points | splitter
+                    400 | {"points":[],"before":{"HF":{"LF":"14"}}} | points | {…}
                     400 | {"before":{"floor":{"LF":"0","RF":"0","RR":"1"}}} | before.floor.LR | "0"
                     400 | {"after":{"stage":"LATER"}} | after.stage | FIRST_SET_DOWN
                     400 | {"before":{"standIn":"COUSIN"}} | before.standIn | NONE

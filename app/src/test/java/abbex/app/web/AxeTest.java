@@ -25,6 +25,7 @@ class AxeTest {
             screen.signIn("tamsin");
             String half = Jobs.id("KT 4-207");
             String whole = Jobs.id("GN 2-118");
+            String twin = Jobs.id("VB 2-094");
             for (String path : List.of(
                     "/",
                     "/arrive",
@@ -40,6 +41,11 @@ class AxeTest {
                     "/jobs/" + half + "/measure",
                     "/jobs/" + whole + "/measure",
                     "/jobs/" + whole + "/sheet",
+                    "/jobs/" + Jobs.id("MQ 381") + "/measure",
+                    "/jobs/" + Jobs.id("MQ 381") + "/sheet",
+                    "/jobs/" + Jobs.id("MQ 381") + "/arrive",
+                    "/jobs/" + twin + "/sheets/" + Jobs.sheet(twin) + "?method=REARAXLE",
+                    "/jobs/" + twin + "/sheets/" + Jobs.sheet(twin) + "?method=at-RR",
                     "/jobs/" + Jobs.id("OS 1-442") + "/measure",
                     "/jobs/" + Jobs.id("LE 3-275") + "/sheet?version=1")) {
                 look(screen, path, found);

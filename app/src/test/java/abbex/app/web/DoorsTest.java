@@ -66,11 +66,17 @@ class DoorsTest {
             }
             walked++;
             for (String job : List.of(theirs, UUID.randomUUID().toString())) {
-                String path = door.path().replace("{id}", job).replace("{sheetId}", Jobs.sheet(theirs));
+                String path = door.path()
+                        .replace("{id}", job)
+                        .replace("{sheetId}", Jobs.sheet(theirs))
+                        .replace("{code}", "P1");
                 assertEquals(404, answer(orla, door, path), door + " " + job);
             }
             if (door.path().contains("{sheetId}")) {
-                String path = door.path().replace("{id}", ours).replace("{sheetId}", Jobs.sheet(theirs));
+                String path = door.path()
+                        .replace("{id}", ours)
+                        .replace("{sheetId}", Jobs.sheet(theirs))
+                        .replace("{code}", "P1");
                 assertEquals(404, answer(orla, door, path), door + " with another shop's sheet");
             }
         }
@@ -200,6 +206,8 @@ class DoorsTest {
             "/jobs/{id}/sheets/{sheetId}/readings",
             "/jobs/{id}/sheets/{sheetId}/undo",
             "/jobs/{id}/sheets/{sheetId}/state",
+            "/jobs/{id}/sheets/{sheetId}/points",
+            "/jobs/{id}/sheets/{sheetId}/points/{code}/rest",
             "/jobs/{id}/sheet",
             "/jobs/{id}/sheet.pdf",
             "/jobs/{id}/hand-over");

@@ -55,24 +55,31 @@ class DrawnRequestsTest {
                     "/arrive",
                     1,
                     "plate name tyreFront tyreRear customer contact wish usage odometer worn changed kit WHEELBASE TRACK_FRONT"
-                            + " promiseFRONT promiseToFRONT promiseREAR promiseToREAR",
-                    "kind shape archFront archRear job"),
+                            + " promiseFRONT promiseToFRONT promiseREAR promiseToREAR promiseSEAT headAngle",
+                    "kind shape archFront archRear twinRear job"),
             post(
                     "/jobs/{id}/arrive",
                     1,
                     "plate name tyreFront tyreRear customer contact wish usage odometer worn changed kit WHEELBASE FRAME_BASE",
-                    "kind shape archFront"),
+                    "kind shape archFront twinRear headAngle"),
             post("/jobs/{id}/move", 1, "", "place bay holder due"),
             post("/jobs/{id}/blank-customer", 0.2, "", ""),
             post("/jobs/{id}/set-down", 0.2, "", "stage"),
             post("/jobs/{id}/hand-over", 0.2, "", ""),
-            post("/jobs/{id}/sheets/{sheetId}/readings", 2, "raw", "corner method client"),
-            post("/jobs/{id}/sheets/{sheetId}/undo", 1, "", "corner method"),
+            post("/jobs/{id}/sheets/{sheetId}/readings", 2, "raw", "corner method round client"),
+            post("/jobs/{id}/sheets/{sheetId}/undo", 1, "", "corner method round"),
             post(
                     "/jobs/{id}/sheets/{sheetId}/state",
                     1,
-                    "PRESSURE_LF PRESSURE_RR LOAD FUEL WHEEL_SET NOSE_LIFT BAY",
-                    "STAGE STAND_IN ARCHES"),
+                    "LOAD FUEL WHEEL_SET BAY",
+                    // Which of these a page has depends on the kind of vehicle.
+                    "STAGE STAND_IN ARCHES PRESSURE_LF PRESSURE_RR PRESSURE_front PRESSURE_RRI NOSE_LIFT STAND_LEAN"),
+            post(
+                    "/jobs/{id}/sheets/{sheetId}/points",
+                    0.3,
+                    "pointName",
+                    "pointWhere pointTyre pointFloor pointFor method"),
+            post("/jobs/{id}/sheets/{sheetId}/points/{code}/rest", 0.2, "", ""),
             post("/account", 1, "zone", "unit tape theme keys"),
             post("/account/theme", 0.5, "", "theme"),
             post("/account/password", 0.1, "", "present fresh again"),
@@ -121,6 +128,19 @@ class DrawnRequestsTest {
             "DX 1-100",
             "full",
             "CAR",
+            "TRUCK",
+            "MOTORCYCLE",
+            "BIKE",
+            "CABBED",
+            "at-LF",
+            "AX",
+            "FT",
+            "P1",
+            "front",
+            "vehicle",
+            "ONE",
+            "NO",
+            "ALL",
             "HATCH",
             "FULL",
             "HF",
@@ -264,6 +284,7 @@ class DrawnRequestsTest {
             ids.put("id", jobs);
             ids.put("sheetId", sheets);
             ids.put("person", List.of(other.toString()));
+            ids.put("code", List.of("P1", "P2"));
             ids.put("key", List.of(UUID.randomUUID().toString()));
             return new Grounds(ids, lead);
         }

@@ -5,15 +5,22 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import abbex.app.people.People;
+import abbex.app.people.Person;
+import abbex.app.people.Role;
 import abbex.app.support.Screen;
 import abbex.app.support.Shop;
+import com.google.gson.JsonObject;
 import com.microsoft.playwright.Page;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.UUID;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.jdbc.core.simple.JdbcClient;
 
 /** A corner of the shop without a network: what was opened stays, what is typed is kept, each reading counts once. */
@@ -202,18 +209,87 @@ class NoNetworkTest {
         }
     }
 
-    @Test
-    void a_device_that_keeps_nothing_says_so_and_still_sends() {
+    @ParameterizedTest
+    @ValueSource(strings = {"forbidden", "full"})
+    void a_device_that_keeps_nothing_says_so_and_still_sends(String why) {
         try (Screen screen = Screen.desk().signIn("orla")) {
             Page page = screen.page;
-            page.addInitScript("IDBFactory.prototype.open = () => { throw new Error('forbidden'); };");
+            if (why.equals("forbidden")) {
+                page.addInitScript("IDBFactory.prototype.open = () => { throw new Error('forbidden'); };");
+            }
             String plate = receive(screen);
+            if (why.equals("full")) {
+                // The browser's own quota for this address, a few bytes: nothing more can be kept.
+                JsonObject quota = new JsonObject();
+                quota.addProperty("origin", Shop.address());
+                quota.addProperty("quotaSize", 10);
+                screen.context.newCDPSession(page).send("Storage.overrideQuotaForOrigin", quota);
+                page.reload();
+                assertThat(page.locator("#walk")).isVisible();
+                assertThat(page.locator("#tape-toggle")).isVisible();
+            }
             screen.alone(true);
             type(page, "LF", "14 3/16");
             assertThat(page.locator("#notice")).containsText("This device keeps nothing: leave this page open");
             screen.alone(false);
             assertThat(page.locator("#waits")).isHidden();
             assertEquals(1, rows(plate).size());
+        }
+    }
+
+    /** Somebody hands the job over while readings wait: they are stored, the sheet says that it changed since. */
+    @Test
+    void a_job_handed_over_meanwhile_gets_what_waited_as_its_next_version() {
+        try (Screen screen = Screen.desk().signIn("orla");
+                Screen beside = Screen.desk().signIn("jorun")) {
+            Page page = screen.page;
+            String plate = receive(screen);
+            type(page, "LF", "14 3/16");
+            assertThat(page.locator("#arch-LF.taken")).isVisible();
+            page.getByText("Set down: measure again").click();
+            assertThat(page.locator("html")).hasAttribute("data-kept", "true");
+            type(page, "LF", "13 1/16");
+            assertThat(page.locator("#arch-LF.taken")).isVisible();
+            screen.alone(true);
+            type(page, "RF", "13 1/8");
+            assertThat(page.locator("#waits")).isVisible();
+            beside.page.navigate(page.url().replaceAll("/sheets/.*", "/sheet"));
+            beside.page.getByText("Hand it over").click();
+            assertThat(beside.page.locator(".versions")).containsText("Version 1");
+            screen.alone(false);
+            assertThat(page.locator("#waits")).isHidden();
+            assertThat(page.locator("#arch-RF.taken")).isVisible();
+            assertThat(page.locator(".gone-out")).containsText("It was handed over");
+            assertEquals(3, rows(plate).size());
+            beside.page.navigate(page.url().replaceAll("/sheets/.*", "/sheet"));
+            assertThat(beside.page.locator(".versions")).containsText("Changed since it was handed over");
+            assertThat(beside.page.locator(".versions")).containsText("13 1/8 (OV)");
+        }
+    }
+
+    /** A person who was deactivated meanwhile sends nothing more; what was typed stays readable where it was typed. */
+    @Test
+    void a_person_deactivated_meanwhile_is_told_and_what_was_typed_stays() {
+        People people = Shop.bean(People.class);
+        UUID shop = UUID.fromString(Shop.bean(JdbcClient.class)
+                .sql("select shop_id from person where sign_in_name = 'orla'")
+                .query(String.class)
+                .single());
+        String name = "gone" + System.nanoTime() % 1_000_000;
+        Person.Likes likes = people.ofShop(shop).get(0).likes();
+        UUID id = people.add(shop, name, "Gone Soon", "GS", Role.TECHNICIAN, Shop.password(), false, likes);
+        try (Screen screen = Screen.desk().signIn(name)) {
+            Page page = screen.page;
+            String plate = receive(screen);
+            screen.alone(true);
+            type(page, "LF", "14 3/16");
+            assertThat(page.locator("#waits")).isVisible();
+            people.deactivate(shop, people.byId(id).orElseThrow());
+            screen.alone(false);
+            assertThat(page.locator("#notice")).containsText(Pattern.compile("Sign in and go on"));
+            assertThat(page.locator("#waits")).hasText("1 reading waits");
+            assertThat(page.locator("#in-LF")).hasValue("14 3/16");
+            assertEquals(0, rows(plate).size());
         }
     }
 
