@@ -228,9 +228,17 @@ export function tape({ area, take, undo }) {
     if (e.detail === 'tape' || !e.target.matches('.reading')) return;
     at.mark = null;
     at.side = '';
+    const total = suffix ? NaN : onTape(e.target.value.trim());
+    if (Number.isInteger(total)) { at.whole = Math.floor(total / marks); at.mark = total % marks; }
     show(e.target.value);
     draw();
   });
+  /** What was typed by keys, in marks of this tape; no whole number where it lies on none. */
+  function onTape(typed) {
+    if (metric) return /^\d{1,4}$/.test(typed) ? Number(typed) * marks / 10 : NaN;
+    const [, whole, n = 0, d = 1] = typed.match(/^(\d{1,3}(?![/\d]))?(?:(?:^|[ -])(\d+)\/(\d+))?$/) || [];
+    return whole === undefined && !n ? NaN : Number(whole || 0) * marks + Number(n) * marks / Number(d);
+  }
   document.body.addEventListener('htmx:oobAfterSwap', () => { keyboard(); if (!panel.hidden && field() && field().value === '') { show(''); } });
 
   /** The field with the focus, else the one that had it, else the first that is empty. */

@@ -124,11 +124,13 @@ class BackupTest {
     /** A state that an earlier version left, as its own backup holds it, is brought up to date by this version. */
     @ParameterizedTest
     @CsvSource({
-        "migration-3.sql.gz, floor-line-2158, 168",
-        "migration-4.sql.gz, floor-line-7157, 168",
-        "migration-7.sql.gz, floor-line-7836, 180"
+        "migration-3.sql.gz, floor-line-2158, 11, 168",
+        "migration-4.sql.gz, floor-line-7157, 11, 168",
+        "migration-7.sql.gz, floor-line-7836, 11, 180",
+        "migration-8.sql.gz, floor-line-9964, 13, 220"
     })
-    void a_shop_of_a_former_state_is_migrated(String file, String password, int readings) throws IOException {
+    void a_shop_of_a_former_state_is_migrated(String file, String password, int stays, int readings)
+            throws IOException {
         Path former = Path.of("src", "test", "resources", "former", file).toAbsolutePath();
         String dump =
                 new String(new GZIPInputStream(Files.newInputStream(former)).readAllBytes(), StandardCharsets.UTF_8);
@@ -139,7 +141,7 @@ class BackupTest {
         Files.writeString(folder.resolve("sign-in"), "orla / " + password + "\n");
         try (ConfigurableApplicationContext again = Shop.startOver(folder)) {
             JdbcClient jdbc = again.getBean(JdbcClient.class);
-            assertEquals(33, exports(jdbc, Shop.address(again), password).size(), "eleven stays, three pages");
+            assertEquals(3 * stays, exports(jdbc, Shop.address(again), password).size(), "three pages a stay");
             assertEquals(
                     readings,
                     jdbc.sql("select count(*) from reading")

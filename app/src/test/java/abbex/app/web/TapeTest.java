@@ -113,6 +113,19 @@ class TapeTest {
     }
 
     @Test
+    void what_is_typed_by_keys_is_shown_on_the_tape() {
+        receive(Screen.tablet(), "orla");
+        page.locator("#in-LF").pressSequentially("17 3/8");
+        assertThat(page.locator(".nudge[data-by='1'] span")).hasText("18");
+        tapMark(7, 0);
+        assertThat(page.locator("#in-LF")).hasValue("17 7/16");
+        page.locator("#in-LF").fill("9/16");
+        assertThat(page.locator(".nudge[data-by='1'] span")).hasText("1");
+        page.locator("#in-LF").fill("17 3/7");
+        assertThat(page.locator(".nudge[data-by='1'] span")).hasText("1");
+    }
+
+    @Test
     void a_wet_glove_gets_the_nearest_mark_and_between_two_is_past_or_short() {
         receive(Screen.tablet(), "orla");
         nudge(-1);
