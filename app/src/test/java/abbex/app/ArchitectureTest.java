@@ -34,6 +34,8 @@ class ArchitectureTest {
             .definedBy("abbex.app.rules")
             .layer("measure")
             .definedBy("abbex.app.measure")
+            .layer("fitment")
+            .definedBy("abbex.app.fitment")
             .layer("handover")
             .definedBy("abbex.app.handover")
             .layer("board")
@@ -52,19 +54,22 @@ class ArchitectureTest {
             .mayNotBeAccessedByAnyLayer()
             .whereLayer("handover")
             .mayOnlyBeAccessedByLayers("demo", "board")
+            .whereLayer("fitment")
+            .mayOnlyBeAccessedByLayers("handover", "demo")
             .whereLayer("measure")
             .mayOnlyBeAccessedByLayers("handover", "demo", "board")
             .whereLayer("rules")
             .mayOnlyBeAccessedByLayers("measure", "demo")
             .whereLayer("arrive")
-            .mayOnlyBeAccessedByLayers("measure", "handover", "demo", "board")
+            .mayOnlyBeAccessedByLayers("measure", "fitment", "handover", "demo", "board")
             .whereLayer("drawing")
-            .mayOnlyBeAccessedByLayers("measure", "handover", "board")
+            .mayOnlyBeAccessedByLayers("measure", "fitment", "handover", "board")
             .whereLayer("page")
-            .mayOnlyBeAccessedByLayers("account", "arrive", "rules", "measure", "handover", "board", "demo", "api")
+            .mayOnlyBeAccessedByLayers(
+                    "account", "arrive", "rules", "measure", "fitment", "handover", "board", "demo", "api")
             .whereLayer("people")
             .mayOnlyBeAccessedByLayers(
-                    "page", "account", "arrive", "rules", "measure", "handover", "board", "demo", "api");
+                    "page", "account", "arrive", "rules", "measure", "fitment", "handover", "board", "demo", "api");
 
     @ArchTest
     static final ArchRule noCycles =

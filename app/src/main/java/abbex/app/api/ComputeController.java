@@ -1,7 +1,11 @@
 package abbex.app.api;
 
+import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.core.heights.Judgement;
+import abbex.core.units.Graduation;
+import abbex.core.units.LengthUnit;
+import abbex.core.wheels.TyreParse;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.util.List;
@@ -24,6 +28,9 @@ class ComputeController {
     private static final int MOST_BYTES = 1_000_000;
     private static final int DEEPEST = 100;
 
+    private static final Reader METRIC =
+            new Reader(LengthUnit.MILLIMETRE, Graduation.MILLIMETRE, java.time.ZoneOffset.UTC);
+
     private final JsonMapper json = JsonMapper.builder(JsonFactory.builder()
                     .streamReadConstraints(StreamReadConstraints.builder()
                             .maxNestingDepth(DEEPEST)
@@ -43,9 +50,25 @@ class ComputeController {
         DropRequest asked = DropRequest.of(body(request), words);
         Judgement judged = Judgement.of(
                 asked.vehicle(), List.of(asked.before(), asked.after()), asked.advertised(), asked.limits());
-        return ResponseEntity.ok()
-                .contentType(MediaType.APPLICATION_JSON)
-                .body(json.writeValueAsString(DropAnswer.of(judged, asked.reader(), words)));
+        return answer(DropAnswer.of(judged, asked.reader(), words));
+    }
+
+    @RequestMapping("/api/v1/compute/tyre")
+    ResponseEntity<String> tyre(HttpServletRequest request) throws IOException {
+        return answer(TyreAnswer.of(body(request), this::refusal));
+    }
+
+    @RequestMapping("/api/v1/compute/wheel-change")
+    ResponseEntity<String> wheelChange(HttpServletRequest request) throws IOException {
+        return answer(WheelChangeAnswer.of(body(request), this::refusal, words, METRIC));
+    }
+
+    private String refusal(TyreParse.Refused refused) {
+        return words.say("tyre." + refused.why(), METRIC, refused.raw());
+    }
+
+    private ResponseEntity<String> answer(Object answer) {
+        return ResponseEntity.ok().contentType(MediaType.APPLICATION_JSON).body(json.writeValueAsString(answer));
     }
 
     @RequestMapping("/api/**")

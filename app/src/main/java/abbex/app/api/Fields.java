@@ -1,5 +1,6 @@
 package abbex.app.api;
 
+import java.math.BigDecimal;
 import java.util.Collection;
 import java.util.Optional;
 import java.util.Set;
@@ -40,6 +41,27 @@ final class Fields {
             throw ApiProblem.field(at(name), value.toString(), "A text is needed here.", "\"25 7/16\"");
         }
         return Optional.of(value.stringValue());
+    }
+
+    /** A plain number between two others. */
+    Optional<BigDecimal> number(String name, double least, double most) {
+        JsonNode value = node.get(name);
+        if (value == null || value.isNull()) {
+            return Optional.empty();
+        }
+        String range = "from " + plain(least) + " to " + plain(most);
+        if (!value.isNumber()) {
+            throw ApiProblem.field(at(name), value.toString(), "A number is needed here.", range);
+        }
+        BigDecimal number = value.decimalValue();
+        if (number.doubleValue() < least || number.doubleValue() > most) {
+            throw ApiProblem.field(at(name), value.toString(), "It is out of what can be.", range);
+        }
+        return Optional.of(number);
+    }
+
+    private static String plain(double number) {
+        return BigDecimal.valueOf(number).stripTrailingZeros().toPlainString();
     }
 
     /** An object whose fields the caller names. */

@@ -3,11 +3,15 @@ package abbex.app.demo;
 import abbex.app.arrive.Job;
 import abbex.app.arrive.VehicleFacts;
 import abbex.app.arrive.VehicleFacts.Measure;
+import abbex.app.fitment.WheelSet;
+import abbex.app.store.Ids;
 import abbex.core.heights.Method;
 import abbex.core.vehicle.Architecture;
 import abbex.core.vehicle.VehicleKind;
+import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 
 /** An invented stay for the demo, written down as a technician would tell it. */
@@ -22,6 +26,7 @@ final class DemoJob {
     final Map<String, String> stateBefore = new LinkedHashMap<>();
     final Map<String, String> stateAfter = new LinkedHashMap<>();
     final Map<String, String> stateDriven = new LinkedHashMap<>();
+    final List<WheelSet> sets = new ArrayList<>();
     String kit = "";
     String front = "";
     String rear = "";
@@ -67,6 +72,20 @@ final class DemoJob {
         measures.put(Measure.TYRE_FRONT, tyreDiameter);
         measures.put(Measure.TYRE_REAR, tyreDiameter);
         tyre = tyreText;
+        return this;
+    }
+
+    /** A set of wheels; what is blank is not said. */
+    DemoJob wheels(
+            WheelSet.Use use, String set, String tyre, String wheel, String spacer, String rearTyre, String rear) {
+        Map<String, String> texts = new LinkedHashMap<>();
+        texts.put("TYRE_FRONT", tyre);
+        texts.put("WHEEL_FRONT", wheel);
+        texts.put("SPACER_FRONT", spacer);
+        texts.put("TYRE_REAR", rearTyre);
+        texts.put("WHEEL_REAR", rear);
+        texts.values().removeIf(String::isEmpty);
+        sets.add(new WheelSet(Ids.fresh(), set, use, texts));
         return this;
     }
 

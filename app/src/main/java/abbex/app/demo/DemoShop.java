@@ -3,6 +3,7 @@ package abbex.app.demo;
 import abbex.app.arrive.Job;
 import abbex.app.arrive.Jobs;
 import abbex.app.arrive.VehicleFacts;
+import abbex.app.fitment.WheelSets;
 import abbex.app.handover.HandOver;
 import abbex.app.measure.JobSheets;
 import abbex.app.measure.SheetRow;
@@ -41,7 +42,7 @@ import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
-/** An invented shop to look at: three technicians, a lead, a desk, ten stays; and a second shop that must stay apart. */
+/** An invented shop to look at: three technicians, a lead, a desk, twelve stays; and a second shop that must stay apart. */
 @Component
 class DemoShop implements FirstShop {
     private static final String SHOWN = "orla";
@@ -51,10 +52,20 @@ class DemoShop implements FirstShop {
     private final Jobs jobs;
     private final Sheets sheets;
     private final Rules rules;
+    private final WheelSets wheels;
     private final HandOver handOver;
     private final Clock clock;
 
-    DemoShop(People people, Pins pins, Jobs jobs, Sheets sheets, Rules rules, HandOver handOver, Clock clock) {
+    DemoShop(
+            People people,
+            Pins pins,
+            Jobs jobs,
+            Sheets sheets,
+            WheelSets wheels,
+            Rules rules,
+            HandOver handOver,
+            Clock clock) {
+        this.wheels = wheels;
         this.rules = rules;
         this.people = people;
         this.pins = pins;
@@ -154,6 +165,7 @@ class DemoShop implements FirstShop {
                 null,
                 arrived);
         jobs.receive(job, by);
+        story.sets.forEach(set -> wheels.save(by, vehicle.id(), set));
         read(by, job, story.before, story.stateBefore, arrived.plus(Duration.ofMinutes(20)));
         if (!story.after.isEmpty()) {
             sheets.open(by, job.id(), Stage.FIRST_SET_DOWN, arrived.plus(Duration.ofMinutes(140)));

@@ -4,6 +4,9 @@ import static abbex.app.arrive.VehicleFacts.Shape.COUPE;
 import static abbex.app.arrive.VehicleFacts.Shape.HATCH;
 import static abbex.app.arrive.VehicleFacts.Shape.MOTORCYCLE;
 import static abbex.app.arrive.VehicleFacts.Shape.PICKUP;
+import static abbex.app.fitment.WheelSet.Use.NEW;
+import static abbex.app.fitment.WheelSet.Use.NOW;
+import static abbex.app.fitment.WheelSet.Use.PLANNED;
 import static abbex.core.heights.Method.FG;
 import static abbex.core.heights.Method.GF;
 import static abbex.core.heights.Method.HF;
@@ -40,6 +43,15 @@ final class DemoStories {
                 .wheelbase("2640 mm", "61 1/2", "634 mm", "225/45R17 91W")
                 .kit("lowering springs", "30 mm", "20 mm")
                 .says("Wenna Ost", "a little lower, no rubbing, daily", "61,204 mi")
+                .wheels(NOW, "from new", "225/45R17 91W", "7.5Jx17 ET49", "", "", "")
+                .wheels(
+                        PLANNED,
+                        "summer, 18 in",
+                        "225/40R18 92Y",
+                        "8Jx18 ET45",
+                        "5 mm",
+                        "245/35R18 92Y",
+                        "8.5Jx18 ET40")
                 .stands(Place.BAY, "Bay 2", "orla", 0)
                 .state("33", "33", "33", "33")
                 .before(GF, "27 1/4", "27 3/16", "27 9/16", "27 5/8")
@@ -235,6 +247,9 @@ final class DemoStories {
                 .wheelbase("2770 mm", "", "651 mm", "225/50R17 98Y")
                 .kit("lowering springs, dampers kept", "40 mm", "30 mm")
                 .says("Asa Brook", "stance", "118,020 km")
+                .wheels(NEW, "as delivered", "225/50R17 98Y", "7.5Jx17 ET40", "", "", "")
+                .wheels(NOW, "winter", "225/50R17 98H", "7.5Jx17 ET40", "", "", "")
+                .wheels(PLANNED, "wide, found second-hand", "255/35R19 92W", "9.5Jx19 ET22", "12 mm", "", "")
                 .stands(Place.BAY, "Bay 2", "orla", 24)
                 .state("36", "36", "36", "36")
                 .before(GF, "27", "27 1/16", "27 1/4", "27 1/4")

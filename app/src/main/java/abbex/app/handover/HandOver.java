@@ -2,6 +2,7 @@ package abbex.app.handover;
 
 import abbex.app.arrive.Job;
 import abbex.app.arrive.Jobs;
+import abbex.app.fitment.Fitments;
 import abbex.app.measure.JobSheets;
 import abbex.app.measure.Sheets;
 import abbex.app.page.Reader;
@@ -28,11 +29,20 @@ public class HandOver {
     private final Jobs jobs;
     private final Sheets sheets;
     private final Handovers handovers;
+    private final Fitments fitments;
     private final Words words;
     private final SpringTemplateEngine templates;
     private final Audit audit;
 
-    HandOver(Jobs jobs, Sheets sheets, Handovers handovers, Words words, SpringTemplateEngine templates, Audit audit) {
+    HandOver(
+            Jobs jobs,
+            Sheets sheets,
+            Handovers handovers,
+            Fitments fitments,
+            Words words,
+            SpringTemplateEngine templates,
+            Audit audit) {
+        this.fitments = fitments;
         this.audit = audit;
         this.jobs = jobs;
         this.sheets = sheets;
@@ -42,7 +52,14 @@ public class HandOver {
     }
 
     SheetView view(Job job, JobSheets all, Reader reader) {
-        return SheetView.of(job, all, all.judge(job), reader, words);
+        return SheetView.of(job, all, all.judge(job), fitments.of(job, reader), reader, words);
+    }
+
+    /** Everything that goes into the sheet, by name, as typed. */
+    Map<String, String> inputs(Job job, JobSheets all) {
+        Map<String, String> inputs = Handovers.inputs(job, all);
+        inputs.putAll(fitments.inputs(job));
+        return inputs;
     }
 
     String body(SheetView view) {
@@ -64,7 +81,7 @@ public class HandOver {
             return 0;
         }
         List<Handovers.Version> versions = handovers.of(by.shop(), job.id());
-        Map<String, String> inputs = Handovers.inputs(job, all);
+        Map<String, String> inputs = inputs(job, all);
         if (!versions.isEmpty()
                 && Handovers.changes(versions.get(versions.size() - 1).inputs(), inputs)
                         .isEmpty()) {

@@ -73,7 +73,7 @@ class SheetController {
         Reader own = Reader.of(me);
         Reader reader = unit == null || own.unit().symbol().equals(unit) ? own : own.other();
         List<Handovers.Version> versions = handovers.of(me.shop(), id);
-        Map<String, String> inputs = Handovers.inputs(job, all);
+        Map<String, String> inputs = handOver.inputs(job, all);
         SheetView view = handOver.view(job, all, reader);
         if (version < 0 || version > versions.size()) {
             throw new NotHere();

@@ -2,6 +2,7 @@ package abbex.app.handover;
 
 import abbex.app.arrive.Job;
 import abbex.app.arrive.VehicleFacts;
+import abbex.app.fitment.FitmentPage;
 import abbex.app.measure.JobSheets;
 import abbex.app.measure.SheetData;
 import abbex.app.page.Numerals;
@@ -54,8 +55,11 @@ public record SheetView(
         List<Pair> diagonals,
         List<Pair> rake,
         List<Pair> gaps,
+        FitmentPage wheels,
         List<Words.Said> says,
         boolean complete) {
+
+    private static final List<String> WORST = List.of("stop", "look", "note", "clear");
 
     /** A sheet's stage, time and state. */
     public record Line(String stage, String when, String state) {}
@@ -79,7 +83,7 @@ public record SheetView(
     /** A figure before and now. */
     public record Pair(String name, String before, String now, String change, List<String> how) {}
 
-    static SheetView of(Job job, JobSheets sheets, Judgement judged, Reader reader, Words words) {
+    static SheetView of(Job job, JobSheets sheets, Judgement judged, FitmentPage wheels, Reader reader, Words words) {
         DropSheet drops = judged.drops();
         HeightSheet before = sheets.before().map(SheetData::heights).orElseGet(HeightSheet::empty);
         HeightSheet now = sheets.now().map(SheetData::heights).orElseGet(HeightSheet::empty);
@@ -99,7 +103,14 @@ public record SheetView(
                 make.diagonals(),
                 make.rake(),
                 make.gaps(),
-                words.findings(drops.findings(), reader),
+                wheels,
+                Stream.concat(
+                                words.findings(drops.findings(), reader).stream(),
+                                wheels.says().stream()
+                                        .filter(s -> !wheels.compared().isEmpty()))
+                        .sorted(Comparator.comparingInt(
+                                s -> WORST.indexOf(s.mark().equals("open") ? "note" : s.mark())))
+                        .toList(),
                 !drops.points().isEmpty()
                         || drops.corners().values().stream()
                                 .anyMatch(c -> !c.byMethod().isEmpty()));

@@ -6,6 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import abbex.core.figure.Finding;
 import abbex.core.figure.Place;
+import abbex.core.figure.Severity;
 import abbex.core.heights.Advertised;
 import abbex.core.heights.Basis;
 import abbex.core.heights.DropSheet;
@@ -36,6 +37,9 @@ import abbex.core.vehicle.Seat;
 import abbex.core.vehicle.Tyre;
 import abbex.core.vehicle.Vehicle;
 import abbex.core.vehicle.VehicleKind;
+import abbex.core.wheels.TyreParse;
+import abbex.core.wheels.WheelFinding;
+import abbex.core.wheels.WheelParse;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
@@ -123,6 +127,22 @@ class WordsTest {
     void every_refusal_has_its_words() {
         for (TapeParse.Refusal why : TapeParse.Refusal.values()) {
             good(words.refusal(new TapeParse.Refused("x", why, List.of("25 7/15", "120 in"), List.of()), INCHES));
+        }
+    }
+
+    @Test
+    void wheels_and_tyres_have_their_words() {
+        for (WheelFinding code : WheelFinding.values()) {
+            Object[] values = {End.FRONT, "225/45R17", "8", "7.5", 240};
+            Words.Said said = words.finding(Finding.of(code, Severity.LOOK, End.FRONT, values), INCHES);
+            good(said.title());
+            good(said.text());
+        }
+        for (TyreParse.Refusal why : TyreParse.Refusal.values()) {
+            good(words.say("tyre." + why, INCHES, "25/4"));
+        }
+        for (WheelParse.Refusal why : WheelParse.Refusal.values()) {
+            good(words.say("wheel.refused." + why, INCHES, "8x"));
         }
     }
 

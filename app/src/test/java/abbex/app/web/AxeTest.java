@@ -41,6 +41,8 @@ class AxeTest {
                     "/jobs/" + half + "/measure",
                     "/jobs/" + whole + "/measure",
                     "/jobs/" + whole + "/sheet",
+                    "/jobs/" + half + "/fitment",
+                    "/jobs/" + Jobs.id("OS 1-442") + "/fitment",
                     "/jobs/" + Jobs.id("MQ 381") + "/measure",
                     "/jobs/" + Jobs.id("MQ 381") + "/sheet",
                     "/jobs/" + Jobs.id("MQ 381") + "/arrive",

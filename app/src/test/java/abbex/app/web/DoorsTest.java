@@ -69,14 +69,16 @@ class DoorsTest {
                 String path = door.path()
                         .replace("{id}", job)
                         .replace("{sheetId}", Jobs.sheet(theirs))
-                        .replace("{code}", "P1");
+                        .replace("{code}", "P1")
+                        .replace("{set}", UUID.randomUUID().toString());
                 assertEquals(404, answer(orla, door, path), door + " " + job);
             }
             if (door.path().contains("{sheetId}")) {
                 String path = door.path()
                         .replace("{id}", ours)
                         .replace("{sheetId}", Jobs.sheet(theirs))
-                        .replace("{code}", "P1");
+                        .replace("{code}", "P1")
+                        .replace("{set}", UUID.randomUUID().toString());
                 assertEquals(404, answer(orla, door, path), door + " with another shop's sheet");
             }
         }
@@ -208,6 +210,9 @@ class DoorsTest {
             "/jobs/{id}/sheets/{sheetId}/state",
             "/jobs/{id}/sheets/{sheetId}/points",
             "/jobs/{id}/sheets/{sheetId}/points/{code}/rest",
+            "/jobs/{id}/fitment",
+            "/jobs/{id}/fitment/sets",
+            "/jobs/{id}/fitment/sets/{set}/rest",
             "/jobs/{id}/sheet",
             "/jobs/{id}/sheet.pdf",
             "/jobs/{id}/hand-over");

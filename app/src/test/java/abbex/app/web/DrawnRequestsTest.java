@@ -80,6 +80,12 @@ class DrawnRequestsTest {
                     "pointName",
                     "pointWhere pointTyre pointFloor pointFor method"),
             post("/jobs/{id}/sheets/{sheetId}/points/{code}/rest", 0.2, "", ""),
+            post(
+                    "/jobs/{id}/fitment/sets",
+                    1,
+                    "name TYRE_FRONT WHEEL_FRONT SPACER_FRONT BORE_FRONT SPIGOT_FRONT THREAD_FRONT TURNS_FRONT TYRE_REAR",
+                    "use set"),
+            post("/jobs/{id}/fitment/sets/{set}/rest", 0.2, "", ""),
             post("/account", 1, "zone", "unit tape theme keys"),
             post("/account/theme", 0.5, "", "theme"),
             post("/account/password", 0.1, "", "present fresh again"),
@@ -109,6 +115,7 @@ class DrawnRequestsTest {
             get("/jobs/{id}/measure", "method"),
             get("/jobs/{id}/sheets/{sheetId}", "method against"),
             get("/jobs/{id}/sheets/{sheetId}/news", "method stamp against"),
+            get("/jobs/{id}/fitment", "set edit"),
             get("/jobs/{id}/sheet", "version unit"),
             get("/jobs/{id}/sheet.pdf", "size version"));
 
@@ -128,6 +135,11 @@ class DrawnRequestsTest {
             "DX 1-100",
             "full",
             "CAR",
+            "225/45R17 91W",
+            "8Jx17 ET45",
+            "M12x1.5",
+            "PLANNED",
+            "NOW",
             "TRUCK",
             "MOTORCYCLE",
             "BIKE",
@@ -284,6 +296,7 @@ class DrawnRequestsTest {
             ids.put("id", jobs);
             ids.put("sheetId", sheets);
             ids.put("person", List.of(other.toString()));
+            ids.put("set", List.of(UUID.randomUUID().toString()));
             ids.put("code", List.of("P1", "P2"));
             ids.put("key", List.of(UUID.randomUUID().toString()));
             return new Grounds(ids, lead);

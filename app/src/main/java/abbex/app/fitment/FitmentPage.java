@@ -1,0 +1,145 @@
+package abbex.app.fitment;
+
+import abbex.app.drawing.SectionDrawing;
+import abbex.app.page.Numerals;
+import abbex.app.page.Reader;
+import abbex.app.page.Words;
+import abbex.core.figure.Figure;
+import abbex.core.figure.Finding;
+import abbex.core.units.Length;
+import abbex.core.vehicle.End;
+import abbex.core.wheels.Fitment;
+import abbex.core.wheels.WheelChange;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The wheels of a vehicle now and planned, as one page and the sheet show them; every text is safe for a page.
+ *
+ * @param compared the names of the two sets; empty when there are not two
+ */
+public record FitmentPage(String compared, List<EndView> ends, List<Words.Said> says) {
+    /**
+     * One end.
+     *
+     * @param now what stands there, as it is written
+     * @param planned what is to stand there
+     * @param was its section; null when it is not known
+     * @param is the planned one's
+     * @param box the part of the drawing that is shown
+     */
+    public record EndView(
+            String name,
+            String now,
+            String planned,
+            @Nullable SectionDrawing was,
+            @Nullable SectionDrawing is,
+            String box,
+            List<Line> lines) {}
+
+    /** A figure with how it came about. */
+    public record Line(String name, String value, List<String> how) {}
+
+    /** Compares what stands on the vehicle with a planned set; either may be missing. */
+    static FitmentPage of(List<WheelSet> sets, Optional<WheelSet> planned, Reader reader, Words words) {
+        Optional<WheelSet> now =
+                WheelSets.first(sets, WheelSet.Use.NOW).or(() -> WheelSets.first(sets, WheelSet.Use.NEW));
+        Optional<WheelSet> fromNew = WheelSets.first(sets, WheelSet.Use.NEW);
+        List<EndView> ends = new ArrayList<>();
+        List<Finding> findings = new ArrayList<>();
+        Maker make = new Maker(reader, words);
+        for (End end : End.values()) {
+            Optional<Fitment> was = now.flatMap(s -> s.fitment(end));
+            Optional<Fitment> is = planned.flatMap(s -> s.fitment(end));
+            Optional<WheelChange> change =
+                    was.flatMap(a -> is.map(b -> WheelChange.between(end, a, b, fromNew.flatMap(s -> s.tyre(end)))));
+            change.ifPresent(c -> findings.addAll(c.findings()));
+            planned.or(() -> now).ifPresent(s -> findings.addAll(s.hub(end).check(end, s.spaced(end))));
+            if (was.isPresent() || is.isPresent()) {
+                ends.add(new EndView(
+                        Words.capital(words.word(end, reader)),
+                        was.map(Maker::text).orElse(""),
+                        is.map(Maker::text).orElse(""),
+                        was.map(SectionDrawing::of).orElse(null),
+                        is.map(SectionDrawing::of).orElse(null),
+                        box(Stream.of(was, is).flatMap(Optional::stream).toList()),
+                        change.map(make::lines).orElse(List.of())));
+            }
+        }
+        findings.sort(Finding.WORST_FIRST);
+        String compared = now.isPresent() && planned.isPresent()
+                ? planned.get().name() + " " + words.say("fitment.against") + " "
+                        + now.get().name()
+                : "";
+        return new FitmentPage(compared, ends, words.findings(findings, reader));
+    }
+
+    /** From under the rim's seat to over the tread, as wide as the wider of both. */
+    private static String box(List<Fitment> both) {
+        double top = both.stream()
+                        .mapToDouble(f -> f.tyre().overallDiameter().mm() / 2)
+                        .max()
+                        .orElse(320)
+                + 24;
+        double low = both.stream()
+                        .mapToDouble(f -> f.wheel().rimCode().doubleValue() * 12.7)
+                        .min()
+                        .orElse(200)
+                - 110;
+        double side = both.stream()
+                        .mapToDouble(f -> Math.abs(f.wheel().effectiveOffset().mm())
+                                + f.tyre().sectionWidth(f.wheel().width()).mm() / 2)
+                        .max()
+                        .orElse(150)
+                + 40;
+        return String.format(Locale.ROOT, "%.1f %.1f %.1f %.1f", -side, -top, 2 * side, top - low);
+    }
+
+    /** Forms texts for one reader. */
+    private record Maker(Reader reader, Words words) {
+        static String text(Fitment fitment) {
+            return fitment.tyre().text() + ", " + fitment.wheel().text();
+        }
+
+        List<Line> lines(WheelChange change) {
+            return List.of(
+                    edge("fitment.outer.edge", change.outerEdge(), "outward", "inward"),
+                    edge("fitment.inner.edge", change.innerEdge(), "inward", "outward"),
+                    edge("fitment.outer.wall", change.outerWall(), "outward", "inward"),
+                    edge("fitment.inner.wall", change.innerWall(), "inward", "outward"),
+                    edge("fitment.radius", change.radius(), "larger", "smaller"),
+                    new Line(
+                            words.say("fitment.speedometer"),
+                            percent(change.speedometerPercent().value()),
+                            how(change.speedometerPercent())));
+        }
+
+        private Line edge(String key, Figure<Length> figure, String positive, String negative) {
+            Length value = figure.value();
+            String direction =
+                    value.sign() == 0 ? "" : " " + words.say("fitment." + (value.sign() > 0 ? positive : negative));
+            return new Line(words.say(key), Numerals.html(Numerals.text(value.abs(), reader) + direction), how(figure));
+        }
+
+        private String percent(double percent) {
+            String size = String.format(Locale.ROOT, "%.2f %%", Math.abs(percent));
+            return size
+                    + (Math.abs(percent) < 0.005 ? "" : " " + words.say(percent < 0 ? "fitment.low" : "fitment.high"));
+        }
+
+        private List<String> how(Figure<?> figure) {
+            return words.reason(figure.reason(), reader).stream()
+                    .map(Numerals::html)
+                    .toList();
+        }
+    }
+
+    /** True when there is nothing to show. */
+    public boolean isEmpty() {
+        return ends.isEmpty();
+    }
+}

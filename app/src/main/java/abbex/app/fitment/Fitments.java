@@ -1,0 +1,41 @@
+package abbex.app.fitment;
+
+import abbex.app.arrive.Job;
+import abbex.app.page.Reader;
+import abbex.app.page.Words;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.stereotype.Service;
+
+/** What the wheels of a stay have to say to other stations. */
+@Service
+public class Fitments {
+    private final WheelSets sets;
+    private final Words words;
+
+    Fitments(WheelSets sets, Words words) {
+        this.sets = sets;
+        this.words = words;
+    }
+
+    /** What stands on the vehicle against what is planned. */
+    public FitmentPage of(Job job, Reader reader) {
+        List<WheelSet> all = sets.of(job.shop(), job.vehicle().id());
+        return FitmentPage.of(all, WheelSets.first(all, WheelSet.Use.PLANNED), reader, words);
+    }
+
+    /** Every text that goes into it, by name. */
+    public Map<String, String> inputs(Job job) {
+        Map<String, String> inputs = new LinkedHashMap<>();
+        sets.of(job.shop(), job.vehicle().id()).stream()
+                .filter(set -> set.use() != WheelSet.Use.OTHER)
+                .forEach(set -> set.texts()
+                        .forEach((item, raw) -> inputs.put(
+                                "wheels " + words.say("use." + set.use()) + " "
+                                        + item.toLowerCase(java.util.Locale.ROOT)
+                                                .replace('_', ' '),
+                                raw.replaceAll("\\s+", " "))));
+        return inputs;
+    }
+}

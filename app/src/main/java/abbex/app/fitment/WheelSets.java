@@ -1,0 +1,120 @@
+package abbex.app.fitment;
+
+import abbex.app.people.Person;
+import abbex.app.store.Ids;
+import abbex.app.store.Times;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The wheel sets of vehicles, one shop at a time: the public service of the station. */
+@Service
+public class WheelSets {
+    private static final String SETS = """
+            select id, name, used from wheel_set
+             where shop_id = :shop and vehicle_id = :vehicle and in_use order by made_at, id
+            """;
+
+    private static final String ITEMS = """
+            select i.set_id, i.item, i.raw from wheel_set_item i join wheel_set s on s.id = i.set_id
+             where s.shop_id = :shop and s.vehicle_id = :vehicle and s.in_use
+            """;
+
+    private static final String SAVE = """
+            insert into wheel_set (id, shop_id, vehicle_id, name, used, in_use, person_id, made_at)
+            values (:id, :shop, :vehicle, :name, :used, true, :person, :at)
+                on duplicate key update name = :name, used = :used
+            """;
+
+    /** One set only is on the vehicle, and one is from new. */
+    private static final String MAKE_ROOM = """
+            update wheel_set set used = 'OTHER'
+             where shop_id = :shop and vehicle_id = :vehicle and used = :used and id <> :id
+            """;
+
+    private static final String REST =
+            "update wheel_set set in_use = false where shop_id = :shop and vehicle_id = :vehicle and id = :id";
+
+    private final JdbcClient jdbc;
+    private final Clock clock;
+
+    WheelSets(JdbcClient jdbc, Clock clock) {
+        this.jdbc = jdbc;
+        this.clock = clock;
+    }
+
+    public List<WheelSet> of(UUID shop, UUID vehicle) {
+        Map<UUID, Map<String, String>> texts = new HashMap<>();
+        jdbc.sql(ITEMS)
+                .param("shop", shop.toString())
+                .param("vehicle", vehicle.toString())
+                .query(row -> {
+                    texts.computeIfAbsent(Ids.id(row, "set_id"), s -> new HashMap<>())
+                            .put(row.getString("item"), row.getString("raw"));
+                });
+        List<WheelSet> sets = new ArrayList<>();
+        jdbc.sql(SETS)
+                .param("shop", shop.toString())
+                .param("vehicle", vehicle.toString())
+                .query(row -> {
+                    UUID id = Ids.id(row, "id");
+                    sets.add(new WheelSet(
+                            id,
+                            row.getString("name"),
+                            WheelSet.Use.valueOf(row.getString("used")),
+                            texts.getOrDefault(id, Map.of())));
+                });
+        return sets;
+    }
+
+    static Optional<WheelSet> first(List<WheelSet> sets, WheelSet.Use use) {
+        return sets.stream().filter(s -> s.use() == use).findFirst();
+    }
+
+    @Transactional
+    public void save(Person by, UUID vehicle, WheelSet set) {
+        jdbc.sql(SAVE)
+                .param("id", set.id().toString())
+                .param("shop", by.shop().toString())
+                .param("vehicle", vehicle.toString())
+                .param("name", set.name())
+                .param("used", set.use().name())
+                .param("person", by.id().toString())
+                .param("at", Times.column(clock.instant()))
+                .update();
+        if (set.use() == WheelSet.Use.NOW || set.use() == WheelSet.Use.NEW) {
+            jdbc.sql(MAKE_ROOM)
+                    .param("shop", by.shop().toString())
+                    .param("vehicle", vehicle.toString())
+                    .param("used", set.use().name())
+                    .param("id", set.id().toString())
+                    .update();
+        }
+        jdbc.sql("delete from wheel_set_item where set_id = :id")
+                .param("id", set.id().toString())
+                .update();
+        set.texts()
+                .forEach((item, raw) -> jdbc.sql(
+                                "insert into wheel_set_item (set_id, item, raw) values (:id, :item, :raw)")
+                        .param("id", set.id().toString())
+                        .param("item", item)
+                        .param("raw", raw)
+                        .update());
+    }
+
+    /** It is not offered any more. */
+    void rest(Person by, UUID vehicle, WheelSet set) {
+        jdbc.sql(REST)
+                .param("shop", by.shop().toString())
+                .param("vehicle", vehicle.toString())
+                .param("id", set.id().toString())
+                .update();
+    }
+}

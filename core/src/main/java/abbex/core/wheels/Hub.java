@@ -1,0 +1,89 @@
+package abbex.core.wheels;
+
+import abbex.core.figure.Finding;
+import abbex.core.figure.Place;
+import abbex.core.figure.Severity;
+import abbex.core.units.Length;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * How a wheel is held on its hub.
+ *
+ * @param bore the wheel's centre bore
+ * @param spigot the hub's centring diameter
+ * @param thread of the studs or bolts
+ * @param turns full turns that nut or bolt takes hold, counted
+ */
+public record Hub(Optional<Length> bore, Optional<Length> spigot, Optional<Thread> thread, Optional<Double> turns) {
+    /** Nobody said anything of it. */
+    public static final Hub UNKNOWN = new Hub(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+
+    /** A bore closer to the spigot than this centres on it (common practice). */
+    private static final double FITS_MM = 0.2;
+
+    /**
+     * A metric thread.
+     *
+     * @param diameter in mm
+     * @param pitch in mm
+     */
+    public record Thread(double diameter, double pitch) {
+        private static final Pattern TEXT = Pattern.compile("M?(\\d{1,2}(?:\\.\\d)?)\\s*[X×]\\s*(\\d(?:\\.\\d{1,2})?)");
+
+        /** Such as M12x1.5; empty for anything else. */
+        public static Optional<Thread> parse(String text) {
+            Matcher m = TEXT.matcher(text.strip().toUpperCase(Locale.ROOT).replace(',', '.'));
+            if (!m.matches()) {
+                return Optional.empty();
+            }
+            Thread thread = new Thread(Double.parseDouble(m.group(1)), Double.parseDouble(m.group(2)));
+            boolean real = thread.diameter >= 6 && thread.diameter <= 24 && thread.pitch >= 0.5 && thread.pitch <= 3;
+            return real ? Optional.of(thread) : Optional.empty();
+        }
+
+        /** Turns that make the thread hold over its own diameter: the least that is called safe (common practice). */
+        public double turnsNeeded() {
+            return diameter / pitch;
+        }
+    }
+
+    /**
+     * What is odd about it.
+     *
+     * @param spacer true when one is between hub and wheel, so that the turns must be counted
+     */
+    public List<Finding> check(Place place, boolean spacer) {
+        List<Finding> found = new ArrayList<>();
+        if (bore.isPresent() && spigot.isPresent()) {
+            double more = bore.get().minus(spigot.get()).mm();
+            if (more < -0.02) {
+                found.add(Finding.of(WheelFinding.BORE_SMALL, Severity.STOP, place, place, bore.get(), spigot.get()));
+            } else if (more > FITS_MM) {
+                found.add(Finding.of(WheelFinding.BORE_LARGE, Severity.NOTE, place, place, bore.get(), spigot.get()));
+            }
+        }
+        if (thread.isPresent() && turns.isPresent()) {
+            double needed = thread.get().turnsNeeded();
+            boolean enough = turns.get() >= needed;
+            found.add(Finding.of(
+                    enough ? WheelFinding.STUDS_ENGAGED : WheelFinding.STUDS_SHORT,
+                    enough ? Severity.CLEAR : Severity.STOP,
+                    place,
+                    place,
+                    number(turns.get()),
+                    number(needed)));
+        } else if (spacer) {
+            found.add(Finding.of(WheelFinding.STUDS_UNKNOWN, Severity.LOOK, place, place));
+        }
+        return List.copyOf(found);
+    }
+
+    private static String number(double value) {
+        return String.format(Locale.ROOT, "%.1f", value).replace(".0", "");
+    }
+}

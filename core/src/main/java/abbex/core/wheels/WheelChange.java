@@ -1,0 +1,165 @@
+package abbex.core.wheels;
+
+import abbex.core.figure.Figure;
+import abbex.core.figure.Finding;
+import abbex.core.figure.Place;
+import abbex.core.figure.Reason;
+import abbex.core.figure.Severity;
+import abbex.core.units.Length;
+import abbex.core.units.LengthUnit;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * What other wheels do at an end: where edges and sidewalls go, how radius and gauges change, what is odd about them.
+ *
+ * @param outerEdge how far the rim's outer edge moves, positive outward
+ * @param innerEdge how far its inner edge moves, positive inward
+ * @param outerWall the same of the tyre's outer sidewall, positive outward
+ * @param innerWall the same of its inner sidewall, positive inward
+ * @param radius change of the free radius, positive larger
+ * @param diameterPercent change of the diameter
+ * @param speedometerPercent change of the speed shown at the same true speed, negative reads low
+ * @param findings worst first
+ */
+public record WheelChange(
+        Figure<Length> outerEdge,
+        Figure<Length> innerEdge,
+        Figure<Length> outerWall,
+        Figure<Length> innerWall,
+        Figure<Length> radius,
+        double diameterPercent,
+        Figure<Double> speedometerPercent,
+        List<Finding> findings) {
+    private static final BigDecimal MM_PER_INCH = new BigDecimal("25.4");
+
+    /** A rim so much narrower or wider than the measuring rim is asked about (common practice, no published source). */
+    private static final BigDecimal RIM_OFF = BigDecimal.ONE;
+
+    /** A diameter that changes by more than this moves gauges and gearing (common practice, no published source). */
+    private static final double DIAMETER_OFF = 3;
+
+    /**
+     * Compares two fitments of an end.
+     *
+     * @param place the end that is spoken of
+     * @param fromNew the tyre that was fitted from new, for load and speed; the present one stands in where nobody said
+     */
+    public static WheelChange between(Place place, Fitment now, Fitment planned, Optional<TyreSize> fromNew) {
+        Wheel a = now.wheel();
+        Wheel b = planned.wheel();
+        Length half = inches(b.width().subtract(a.width())).dividedBy(2);
+        Length in = b.effectiveOffset().minus(a.effectiveOffset());
+        Length widthA = now.tyre().sectionWidth(a.width());
+        Length widthB = planned.tyre().sectionWidth(b.width());
+        Length halfWall = widthB.minus(widthA).dividedBy(2);
+        double da = now.tyre().overallDiameter().mm();
+        double db = planned.tyre().overallDiameter().mm();
+        return new WheelChange(
+                new Figure<>(half.minus(in), Reason.of(WheelFormula.OUTER_EDGE, a.text(), b.text())),
+                new Figure<>(half.plus(in), Reason.of(WheelFormula.INNER_EDGE, a.text(), b.text())),
+                new Figure<>(halfWall.minus(in), Reason.of(WheelFormula.SIDEWALL, widthA, widthB)),
+                new Figure<>(halfWall.plus(in), Reason.of(WheelFormula.SIDEWALL, widthA, widthB)),
+                new Figure<>(
+                        Length.ofRoundedMm((db - da) / 2),
+                        Reason.of(
+                                WheelFormula.RADIUS,
+                                now.tyre().overallDiameter(),
+                                planned.tyre().overallDiameter())),
+                (db / da - 1) * 100,
+                new Figure<>(
+                        (da / db - 1) * 100,
+                        Reason.of(
+                                WheelFormula.SPEEDOMETER,
+                                now.tyre().overallDiameter(),
+                                planned.tyre().overallDiameter())),
+                findings(place, planned, fromNew.orElse(now.tyre()), (db / da - 1) * 100));
+    }
+
+    /** What can be said of a fitment by itself and against the tyre from new. */
+    private static List<Finding> findings(Place place, Fitment planned, TyreSize fromNew, double diameter) {
+        List<Finding> found = new ArrayList<>();
+        TyreSize tyre = planned.tyre();
+        Wheel wheel = planned.wheel();
+        if (tyre.rimCode().compareTo(wheel.rimCode()) != 0) {
+            found.add(Finding.of(WheelFinding.RIM_DIFFERS, Severity.STOP, place, place, tyre.text(), wheel.text()));
+        }
+        BigDecimal off = wheel.width().subtract(tyre.measuringRim());
+        if (off.abs().compareTo(RIM_OFF) > 0) {
+            found.add(Finding.of(
+                    off.signum() > 0 ? WheelFinding.RIM_WIDE : WheelFinding.RIM_NARROW,
+                    Severity.LOOK,
+                    place,
+                    place,
+                    tyre.text(),
+                    plain(wheel.width()),
+                    plain(tyre.measuringRim())));
+        }
+        serves(place, tyre, fromNew, found);
+        if (Math.abs(diameter) > DIAMETER_OFF) {
+            found.add(Finding.of(
+                    WheelFinding.DIAMETER_OFF, Severity.NOTE, place, place, percent(Math.abs(diameter)), diameter > 0));
+        }
+        if (tyre.approximate()) {
+            found.add(Finding.of(WheelFinding.SIZE_APPROXIMATE, Severity.NOTE, place, place, tyre.text()));
+        }
+        found.sort(Finding.WORST_FIRST);
+        return List.copyOf(found);
+    }
+
+    private static void serves(Place place, TyreSize tyre, TyreSize fromNew, List<Finding> found) {
+        if (tyre.service().isEmpty() || fromNew.service().isEmpty()) {
+            TyreSize which = tyre.service().isEmpty() ? tyre : fromNew;
+            found.add(Finding.of(WheelFinding.SERVICE_UNKNOWN, Severity.NOTE, place, place, which.text()));
+            return;
+        }
+        TyreSize.Service is = tyre.service().get();
+        TyreSize.Service was = fromNew.service().get();
+        double kg = tyre.loadKg().orElseThrow();
+        double needed = fromNew.loadKg().orElseThrow();
+        if (kg < needed) {
+            found.add(Finding.of(
+                    WheelFinding.LOAD_BELOW,
+                    Severity.LOOK,
+                    place,
+                    place,
+                    is.loadIndex(),
+                    kilograms(kg),
+                    was.loadIndex(),
+                    kilograms(needed)));
+        }
+        if (is.speed().kmh() < was.speed().kmh()) {
+            found.add(Finding.of(
+                    WheelFinding.SPEED_BELOW,
+                    Severity.LOOK,
+                    place,
+                    place,
+                    is.speed().name(),
+                    is.speed().kmh(),
+                    was.speed().name(),
+                    was.speed().kmh()));
+        }
+        if (kg >= needed && is.speed().kmh() >= was.speed().kmh()) {
+            found.add(Finding.of(WheelFinding.SERVES, Severity.CLEAR, place, place, is.text(), was.text()));
+        }
+    }
+
+    private static String kilograms(double kg) {
+        return BigDecimal.valueOf(kg).stripTrailingZeros().toPlainString() + " kg";
+    }
+
+    private static String percent(double percent) {
+        return BigDecimal.valueOf(percent).setScale(1, RoundingMode.HALF_EVEN).toPlainString() + " %";
+    }
+
+    private static String plain(BigDecimal number) {
+        return number.stripTrailingZeros().toPlainString();
+    }
+
+    private static Length inches(BigDecimal in) {
+        return Length.of(in.multiply(MM_PER_INCH), LengthUnit.MILLIMETRE);
+    }
+}
