@@ -43,7 +43,7 @@ final class DemoStories {
                 .wheelbase("2640 mm", "61 1/2", "634 mm", "225/45R17 91W")
                 .kit("lowering springs", "30 mm", "20 mm")
                 .says("Wenna Ost", "a little lower, no rubbing, daily", "61,204 mi")
-                .wheels(NOW, "from new", "225/45R17 91W", "7.5Jx17 ET49", "", "", "")
+                .wheels(NOW, "as it came, 17 in", "225/45R17 91W", "7.5Jx17 ET49", "", "", "")
                 .wheels(
                         PLANNED,
                         "summer, 18 in",

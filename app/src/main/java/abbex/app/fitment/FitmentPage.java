@@ -6,7 +6,9 @@ import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.core.figure.Figure;
 import abbex.core.figure.Finding;
+import abbex.core.units.Graduation;
 import abbex.core.units.Length;
+import abbex.core.units.TapeText;
 import abbex.core.vehicle.End;
 import abbex.core.wheels.Fitment;
 import abbex.core.wheels.WheelChange;
@@ -78,18 +80,14 @@ public record FitmentPage(String compared, List<EndView> ends, List<Words.Said> 
         return new FitmentPage(compared, ends, words.findings(findings, reader));
     }
 
-    /** From under the rim's seat to over the tread, as wide as the wider of both. */
+    /** From the hub to over the tread, as wide as the wider of both. */
     private static String box(List<Fitment> both) {
         double top = both.stream()
                         .mapToDouble(f -> f.tyre().overallDiameter().mm() / 2)
                         .max()
                         .orElse(320)
                 + 24;
-        double low = both.stream()
-                        .mapToDouble(f -> f.wheel().rimCode().doubleValue() * 12.7)
-                        .min()
-                        .orElse(200)
-                - 110;
+        double low = 44;
         double side = both.stream()
                         .mapToDouble(f -> Math.abs(f.wheel().effectiveOffset().mm())
                                 + f.tyre().sectionWidth(f.wheel().width()).mm() / 2)
@@ -122,7 +120,10 @@ public record FitmentPage(String compared, List<EndView> ends, List<Words.Said> 
             Length value = figure.value();
             String direction =
                     value.sign() == 0 ? "" : " " + words.say("fitment." + (value.sign() > 0 ? positive : negative));
-            return new Line(words.say(key), Numerals.html(Numerals.text(value.abs(), reader) + direction), how(figure));
+            // Offsets are millimetres everywhere; who measures in inches has those beside them.
+            String size = TapeText.result(value.abs(), Graduation.MILLIMETRE).text() + "\u00a0mm";
+            String inches = reader.unit().metric() ? "" : " (" + Numerals.text(value.abs(), reader) + ")";
+            return new Line(words.say(key), Numerals.html(size + direction + inches), how(figure));
         }
 
         private String percent(double percent) {

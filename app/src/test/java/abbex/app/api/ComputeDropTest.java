@@ -34,7 +34,11 @@ class ComputeDropTest {
     private final JsonMapper json = JsonMapper.builder().build();
 
     private static HttpResponse<String> send(String body, String type, String who) {
-        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(Shop.address() + "/api/v1/compute/drop"))
+        return send("/api/v1/compute/drop", body, type, who);
+    }
+
+    static HttpResponse<String> send(String path, String body, String type, String who) {
+        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(Shop.address() + path))
                 .header("Content-Type", type)
                 .POST(HttpRequest.BodyPublishers.ofString(body));
         if (who != null) {

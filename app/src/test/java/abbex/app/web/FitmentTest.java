@@ -29,7 +29,7 @@ class FitmentTest {
         page.locator("#name").fill("test hatch");
         page.keyboard().press("Enter");
         assertThat(page.locator("#in-LF")).isFocused();
-        page.getByText("Wheels", new Page.GetByTextOptions().setExact(true)).click();
+        page.locator(".strip a").nth(2).click();
         assertThat(page.locator("#name")).hasValue("as it stands");
     }
 
@@ -61,8 +61,8 @@ class FitmentTest {
         assertThat(page.locator(".fitted")).hasCount(2);
         keep("wide", "PLANNED", "225/45R17 87V", "9.5x17 ET35");
         assertThat(page.locator(".planned path")).hasCount(4);
-        assertThat(fact("Outer edge of the rim")).containsText("1 9⁄64″ outward");
-        assertThat(fact("Inner edge of the rim")).containsText("23⁄64″ inward");
+        assertThat(fact("Outer edge of the rim")).containsText("mm outward (1 5⁄32″)");
+        assertThat(fact("Inner edge of the rim")).containsText("mm inward (11⁄32″)");
         assertThat(page.locator("#says")).containsText("Front: it carries less than the tyre from new");
         assertThat(page.locator("#says")).containsText("Rear: made for less speed than from new");
         assertThat(page.locator("#says")).containsText("The rim is wide for this tyre".substring(4));

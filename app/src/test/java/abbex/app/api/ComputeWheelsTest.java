@@ -1,0 +1,63 @@
+package abbex.app.api;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+
+import abbex.app.support.Shop;
+import java.net.http.HttpResponse;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Tyres and wheel changes by the published interface; values from checks.csv by their ids. */
+@ExtendWith(Shop.class)
+class ComputeWheelsTest {
+    private static JsonNode ask(String what, String body, int status) {
+        HttpResponse<String> answer = ComputeDropTest.send("/api/v1/compute/" + what, body, "application/json", "orla");
+        assertEquals(status, answer.statusCode(), answer.body());
+        return JsonMapper.shared().readTree(answer.body());
+    }
+
+    /** tyre-1 (ISO 4000-1) and li-1's neighbour 99: 775 kg. */
+    @Test
+    void a_tyre() {
+        JsonNode said = ask("tyre", "{\"size\":\"255/45R18 99W\",\"rimWidthIn\":9}", 200);
+        assertEquals("metric", said.get("kind").asString());
+        assertEquals(686.7, said.get("overallDiameterMm").asDouble(), 0.05);
+        assertEquals(775, said.get("loadKg").asDouble());
+        assertEquals(270, said.get("speedKmh").asInt());
+        // UN R30: 255 on its 8.5 in, 0.4 of half an inch more.
+        assertEquals(255 + 0.4 * 12.7, said.get("sectionWidthMm").asDouble(), 0.01);
+    }
+
+    /** wheel-1 (arithmetic) and speedo-1 (ISO 4000-1). */
+    @Test
+    void a_wheel_change() {
+        JsonNode said = ask("wheel-change", """
+                {"from":{"widthIn":8,"offsetMm":45,"tyre":"205/55R16"},"to":{"widthIn":9.5,"offsetMm":35,"tyre":"225/45R17","spacerMm":0}}
+                """, 200);
+        assertEquals(29.05, said.get("outerMm").asDouble(), 0.01);
+        assertEquals(9.05, said.get("innerMm").asDouble(), 0.01);
+        assertEquals(-0.378, said.get("speedometerPercent").asDouble(), 0.001);
+    }
+
+    @ParameterizedTest(name = "{0} {1}")
+    @CsvSource(delimiter = '|', quoteCharacter = '~', textBlock = """
+                    tyre | {} | size | 225/45R17 91W
+                    tyre | {"size":"265/75-16"} | size | 265/75R16
+                    tyre | {"size":"31x10.5"} | size | 31x10.50R15
+                    tyre | {"size":"225/45R17","rimWidthIn":"8"} | rimWidthIn | from 1.5 to 16
+                    tyre | {"size":"225/45R17","rimWidthIn":1e99} | rimWidthIn | from 1.5 to 16
+                    wheel-change | {"from":{}} | from.tyre | 225/45R17 91W
+                    wheel-change | {"from":{"tyre":"225/45R17"}} | from.widthIn | 8
+                    wheel-change | {"from":{"tyre":"225/45R17","widthIn":8,"offsetMm":451}} | from.offsetMm | from -150 to 150
+                    wheel-change | {"from":{"tyre":"225/45R17","widthIn":8,"offsetMm":45}} | to | {"widthIn":8,…}
+                    """)
+    void what_is_wrong_is_named(String what, String body, String field, String right) {
+        JsonNode said = ask(what, body, 400);
+        assertEquals(field, said.get("field").asString());
+        assertEquals(right, said.get("right").asString());
+    }
+}
