@@ -36,6 +36,8 @@ class ArchitectureTest {
             .definedBy("abbex.app.measure")
             .layer("fitment")
             .definedBy("abbex.app.fitment")
+            .layer("prove")
+            .definedBy("abbex.app.prove")
             .layer("handover")
             .definedBy("abbex.app.handover")
             .layer("board")
@@ -54,22 +56,34 @@ class ArchitectureTest {
             .mayNotBeAccessedByAnyLayer()
             .whereLayer("handover")
             .mayOnlyBeAccessedByLayers("demo", "board")
+            .whereLayer("prove")
+            .mayOnlyBeAccessedByLayers("demo")
             .whereLayer("fitment")
-            .mayOnlyBeAccessedByLayers("handover", "demo")
+            .mayOnlyBeAccessedByLayers("prove", "handover", "demo")
             .whereLayer("measure")
             .mayOnlyBeAccessedByLayers("handover", "demo", "board")
             .whereLayer("rules")
             .mayOnlyBeAccessedByLayers("measure", "demo")
             .whereLayer("arrive")
-            .mayOnlyBeAccessedByLayers("measure", "fitment", "handover", "demo", "board")
+            .mayOnlyBeAccessedByLayers("measure", "fitment", "prove", "handover", "demo", "board")
             .whereLayer("drawing")
-            .mayOnlyBeAccessedByLayers("measure", "fitment", "handover", "board")
+            .mayOnlyBeAccessedByLayers("measure", "fitment", "prove", "handover", "board")
             .whereLayer("page")
             .mayOnlyBeAccessedByLayers(
-                    "account", "arrive", "rules", "measure", "fitment", "handover", "board", "demo", "api")
+                    "account", "arrive", "rules", "measure", "fitment", "prove", "handover", "board", "demo", "api")
             .whereLayer("people")
             .mayOnlyBeAccessedByLayers(
-                    "page", "account", "arrive", "rules", "measure", "fitment", "handover", "board", "demo", "api");
+                    "page",
+                    "account",
+                    "arrive",
+                    "rules",
+                    "measure",
+                    "fitment",
+                    "prove",
+                    "handover",
+                    "board",
+                    "demo",
+                    "api");
 
     @ArchTest
     static final ArchRule noCycles =

@@ -5,8 +5,11 @@ import abbex.app.arrive.VehicleFacts;
 import abbex.app.arrive.VehicleFacts.Measure;
 import abbex.app.fitment.WheelSet;
 import abbex.app.store.Ids;
+import abbex.core.clearance.ProbePlace;
+import abbex.core.clearance.TyreBody;
 import abbex.core.heights.Method;
 import abbex.core.vehicle.Architecture;
+import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.VehicleKind;
 import java.util.ArrayList;
 import java.util.EnumMap;
@@ -27,6 +30,7 @@ final class DemoJob {
     final Map<String, String> stateAfter = new LinkedHashMap<>();
     final Map<String, String> stateDriven = new LinkedHashMap<>();
     final List<WheelSet> sets = new ArrayList<>();
+    final List<Probed> probes = new ArrayList<>();
     String kit = "";
     String front = "";
     String rear = "";
@@ -74,6 +78,14 @@ final class DemoJob {
         tyre = tyreText;
         return this;
     }
+
+    /** A probed gap: corner, place, clock, face, gap. */
+    DemoJob probed(Corner corner, ProbePlace where, double clock, TyreBody.Face face, String gap) {
+        probes.add(new Probed(corner, where, clock, face, gap));
+        return this;
+    }
+
+    record Probed(Corner corner, ProbePlace place, double clock, TyreBody.Face face, String gap) {}
 
     /** A set of wheels; what is blank is not said. */
     DemoJob wheels(

@@ -3,6 +3,7 @@ package abbex.app.demo;
 import abbex.app.arrive.Job;
 import abbex.app.arrive.Jobs;
 import abbex.app.arrive.VehicleFacts;
+import abbex.app.fitment.Fitments;
 import abbex.app.fitment.WheelSets;
 import abbex.app.handover.HandOver;
 import abbex.app.measure.JobSheets;
@@ -12,10 +13,12 @@ import abbex.app.people.People;
 import abbex.app.people.Person;
 import abbex.app.people.Pins;
 import abbex.app.people.Role;
+import abbex.app.prove.Probes;
 import abbex.app.rules.Rules;
 import abbex.app.rules.Typed;
 import abbex.app.store.FirstShop;
 import abbex.app.store.Ids;
+import abbex.core.clearance.Probe;
 import abbex.core.figure.Place;
 import abbex.core.heights.Advertised;
 import abbex.core.heights.Spot;
@@ -53,6 +56,8 @@ class DemoShop implements FirstShop {
     private final Sheets sheets;
     private final Rules rules;
     private final WheelSets wheels;
+    private final Fitments fitments;
+    private final Probes probes;
     private final HandOver handOver;
     private final Clock clock;
 
@@ -62,10 +67,14 @@ class DemoShop implements FirstShop {
             Jobs jobs,
             Sheets sheets,
             WheelSets wheels,
+            Fitments fitments,
+            Probes probes,
             Rules rules,
             HandOver handOver,
             Clock clock) {
         this.wheels = wheels;
+        this.fitments = fitments;
+        this.probes = probes;
         this.rules = rules;
         this.people = people;
         this.pins = pins;
@@ -166,6 +175,14 @@ class DemoShop implements FirstShop {
                 arrived);
         jobs.receive(job, by);
         story.sets.forEach(set -> wheels.save(by, vehicle.id(), set));
+        story.probes.forEach(p -> fitments.now(job, p.corner().end())
+                .ifPresent(now -> probes.add(
+                        by,
+                        vehicle.id(),
+                        p.corner(),
+                        new Probe(p.place(), p.clock(), p.face(), length(p.gap()), Length.ZERO),
+                        p.gap(),
+                        now)));
         read(by, job, story.before, story.stateBefore, arrived.plus(Duration.ofMinutes(20)));
         if (!story.after.isEmpty()) {
             sheets.open(by, job.id(), Stage.FIRST_SET_DOWN, arrived.plus(Duration.ofMinutes(140)));

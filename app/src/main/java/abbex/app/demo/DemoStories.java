@@ -12,8 +12,11 @@ import static abbex.core.heights.Method.GF;
 import static abbex.core.heights.Method.HF;
 import static abbex.core.heights.Method.RIM;
 import static abbex.core.heights.Method.TG;
+import static abbex.core.vehicle.Corner.RF;
 
 import abbex.app.arrive.Job.Place;
+import abbex.core.clearance.ProbePlace;
+import abbex.core.clearance.TyreBody.Face;
 import abbex.core.vehicle.Architecture;
 import java.util.List;
 import java.util.Map;
@@ -52,6 +55,10 @@ final class DemoStories {
                         "5 mm",
                         "245/35R18 92Y",
                         "8.5Jx18 ET40")
+                .probed(RF, ProbePlace.FENDER_LIP, 12, Face.OUTER_SHOULDER, "4 1/8")
+                .probed(RF, ProbePlace.LINER_FRONT, 2.5, Face.TREAD, "1 7/8")
+                .probed(RF, ProbePlace.STRUT, 12, Face.INNER_SIDEWALL, "5/8")
+                .probed(RF, ProbePlace.INNER_ARCH, 11, Face.INNER_SHOULDER, "4 3/4")
                 .stands(Place.BAY, "Bay 2", "orla", 0)
                 .state("33", "33", "33", "33")
                 .before(GF, "27 1/4", "27 3/16", "27 9/16", "27 5/8")

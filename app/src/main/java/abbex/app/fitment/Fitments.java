@@ -3,9 +3,12 @@ package abbex.app.fitment;
 import abbex.app.arrive.Job;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
+import abbex.core.vehicle.End;
+import abbex.core.wheels.Fitment;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.stereotype.Service;
 
 /** What the wheels of a stay have to say to other stations. */
@@ -23,6 +26,20 @@ public class Fitments {
     public FitmentPage of(Job job, Reader reader) {
         List<WheelSet> all = sets.of(job.shop(), job.vehicle().id());
         return FitmentPage.of(all, WheelSets.first(all, WheelSet.Use.PLANNED), reader, words);
+    }
+
+    /** What stands at an end: the set on the vehicle, else the one from new. */
+    public Optional<Fitment> now(Job job, End end) {
+        List<WheelSet> all = sets.of(job.shop(), job.vehicle().id());
+        return WheelSets.first(all, WheelSet.Use.NOW)
+                .or(() -> WheelSets.first(all, WheelSet.Use.NEW))
+                .flatMap(set -> set.fitment(end));
+    }
+
+    /** What is planned for an end. */
+    public Optional<Fitment> planned(Job job, End end) {
+        return WheelSets.first(sets.of(job.shop(), job.vehicle().id()), WheelSet.Use.PLANNED)
+                .flatMap(set -> set.fitment(end));
     }
 
     /** Every text that goes into it, by name. */

@@ -42,6 +42,7 @@ class AxeTest {
                     "/jobs/" + whole + "/measure",
                     "/jobs/" + whole + "/sheet",
                     "/jobs/" + half + "/fitment",
+                    "/jobs/" + half + "/prove?corner=RF&lower=10",
                     "/jobs/" + Jobs.id("OS 1-442") + "/fitment",
                     "/jobs/" + Jobs.id("MQ 381") + "/measure",
                     "/jobs/" + Jobs.id("MQ 381") + "/sheet",

@@ -70,7 +70,8 @@ class DoorsTest {
                         .replace("{id}", job)
                         .replace("{sheetId}", Jobs.sheet(theirs))
                         .replace("{code}", "P1")
-                        .replace("{set}", UUID.randomUUID().toString());
+                        .replace("{set}", UUID.randomUUID().toString())
+                        .replace("{probe}", UUID.randomUUID().toString());
                 assertEquals(404, answer(orla, door, path), door + " " + job);
             }
             if (door.path().contains("{sheetId}")) {
@@ -78,7 +79,8 @@ class DoorsTest {
                         .replace("{id}", ours)
                         .replace("{sheetId}", Jobs.sheet(theirs))
                         .replace("{code}", "P1")
-                        .replace("{set}", UUID.randomUUID().toString());
+                        .replace("{set}", UUID.randomUUID().toString())
+                        .replace("{probe}", UUID.randomUUID().toString());
                 assertEquals(404, answer(orla, door, path), door + " with another shop's sheet");
             }
         }
@@ -213,6 +215,9 @@ class DoorsTest {
             "/jobs/{id}/fitment",
             "/jobs/{id}/fitment/sets",
             "/jobs/{id}/fitment/sets/{set}/rest",
+            "/jobs/{id}/prove",
+            "/jobs/{id}/prove/probes",
+            "/jobs/{id}/prove/probes/{probe}/rest",
             "/jobs/{id}/sheet",
             "/jobs/{id}/sheet.pdf",
             "/jobs/{id}/hand-over");

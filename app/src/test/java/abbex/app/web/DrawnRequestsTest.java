@@ -86,6 +86,8 @@ class DrawnRequestsTest {
                     "name TYRE_FRONT WHEEL_FRONT SPACER_FRONT BORE_FRONT SPIGOT_FRONT THREAD_FRONT TURNS_FRONT TYRE_REAR",
                     "use set"),
             post("/jobs/{id}/fitment/sets/{set}/rest", 0.2, "", ""),
+            post("/jobs/{id}/prove/probes", 1, "clock gap", "corner place face lower steer"),
+            post("/jobs/{id}/prove/probes/{probe}/rest", 0.2, "", "corner"),
             post("/account", 1, "zone", "unit tape theme keys"),
             post("/account/theme", 0.5, "", "theme"),
             post("/account/password", 0.1, "", "present fresh again"),
@@ -116,6 +118,7 @@ class DrawnRequestsTest {
             get("/jobs/{id}/sheets/{sheetId}", "method against"),
             get("/jobs/{id}/sheets/{sheetId}/news", "method stamp against"),
             get("/jobs/{id}/fitment", "set edit"),
+            get("/jobs/{id}/prove", "corner lower bump droop steer roll"),
             get("/jobs/{id}/sheet", "version unit"),
             get("/jobs/{id}/sheet.pdf", "size version"));
 
@@ -135,6 +138,9 @@ class DrawnRequestsTest {
             "DX 1-100",
             "full",
             "CAR",
+            "10.5",
+            "LINER_FRONT",
+            "TREAD",
             "225/45R17 91W",
             "8Jx17 ET45",
             "M12x1.5",
@@ -297,6 +303,7 @@ class DrawnRequestsTest {
             ids.put("sheetId", sheets);
             ids.put("person", List.of(other.toString()));
             ids.put("set", List.of(UUID.randomUUID().toString()));
+            ids.put("probe", List.of(UUID.randomUUID().toString()));
             ids.put("code", List.of("P1", "P2"));
             ids.put("key", List.of(UUID.randomUUID().toString()));
             return new Grounds(ids, lead);

@@ -1,0 +1,15 @@
+package abbex.app.prove;
+
+import abbex.core.clearance.Probe;
+import abbex.core.vehicle.Corner;
+import abbex.core.wheels.Fitment;
+import java.util.UUID;
+
+/**
+ * A probe as it was taken.
+ *
+ * @param raw the gap as typed
+ * @param measured the wheel and tyre that it was measured from
+ * @param by initials
+ */
+record ProbeRow(UUID id, Corner corner, Probe probe, String raw, Fitment measured, String by) {}

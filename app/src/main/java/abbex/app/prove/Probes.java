@@ -1,0 +1,100 @@
+package abbex.app.prove;
+
+import abbex.app.people.Person;
+import abbex.app.store.Ids;
+import abbex.app.store.Times;
+import abbex.core.clearance.Probe;
+import abbex.core.clearance.ProbePlace;
+import abbex.core.clearance.TyreBody;
+import abbex.core.units.Length;
+import abbex.core.vehicle.Corner;
+import abbex.core.wheels.Fitment;
+import abbex.core.wheels.TyreSize;
+import abbex.core.wheels.Wheel;
+import java.math.BigDecimal;
+import java.time.Clock;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+
+/** The probed gaps of vehicles, one shop at a time: the public service of the station. */
+@Service
+public class Probes {
+    private static final String OF = """
+            select b.id, b.corner, b.place, b.clock, b.face, b.gap_raw, b.gap_nm, b.tyre, b.wheel, b.spacer_nm, p.initials
+              from probe b join person p on p.id = b.person_id
+             where b.shop_id = :shop and b.vehicle_id = :vehicle and b.in_use order by b.made_at, b.id
+            """;
+
+    private static final String ADD = """
+            insert into probe (id, shop_id, vehicle_id, corner, place, clock, face, gap_raw, gap_nm, tyre, wheel, spacer_nm,
+                               in_use, person_id, made_at)
+            values (:id, :shop, :vehicle, :corner, :place, :clock, :face, :raw, :nm, :tyre, :wheel, :spacer, true,
+                    :person, :at)
+            """;
+
+    private static final String REST =
+            "update probe set in_use = false where shop_id = :shop and vehicle_id = :vehicle and id = :id";
+
+    private final JdbcClient jdbc;
+    private final Clock clock;
+
+    Probes(JdbcClient jdbc, Clock clock) {
+        this.jdbc = jdbc;
+        this.clock = clock;
+    }
+
+    List<ProbeRow> of(UUID shop, UUID vehicle) {
+        return jdbc.sql(OF)
+                .param("shop", shop.toString())
+                .param("vehicle", vehicle.toString())
+                .query((row, n) -> new ProbeRow(
+                        Ids.id(row, "id"),
+                        Corner.valueOf(row.getString("corner")),
+                        new Probe(
+                                ProbePlace.valueOf(row.getString("place")),
+                                row.getBigDecimal("clock").doubleValue(),
+                                TyreBody.Face.valueOf(row.getString("face")),
+                                Length.ofNm(row.getLong("gap_nm")),
+                                Length.ZERO),
+                        row.getString("gap_raw"),
+                        new Fitment(
+                                Wheel.parse(row.getString("wheel"))
+                                        .asWheel()
+                                        .orElseThrow()
+                                        .withSpacer(Length.ofNm(row.getLong("spacer_nm"))),
+                                TyreSize.parse(row.getString("tyre")).asSize().orElseThrow()),
+                        row.getString("initials")))
+                .list();
+    }
+
+    /** Keeps a gap with the wheel that it was measured from. */
+    public void add(Person by, UUID vehicle, Corner corner, Probe probe, String raw, Fitment measured) {
+        jdbc.sql(ADD)
+                .param("id", Ids.fresh().toString())
+                .param("shop", by.shop().toString())
+                .param("vehicle", vehicle.toString())
+                .param("corner", corner.name())
+                .param("place", probe.place().name())
+                .param("clock", BigDecimal.valueOf(probe.clock()))
+                .param("face", probe.face().name())
+                .param("raw", raw)
+                .param("nm", probe.gap().nm())
+                .param("tyre", measured.tyre().text())
+                .param("wheel", measured.wheel().withSpacer(Length.ZERO).text())
+                .param("spacer", measured.wheel().spacer().nm())
+                .param("person", by.id().toString())
+                .param("at", Times.column(clock.instant()))
+                .update();
+    }
+
+    /** It counts no more. */
+    void rest(Person by, UUID vehicle, UUID probe) {
+        jdbc.sql(REST)
+                .param("shop", by.shop().toString())
+                .param("vehicle", vehicle.toString())
+                .param("id", probe.toString())
+                .update();
+    }
+}

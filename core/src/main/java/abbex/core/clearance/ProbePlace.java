@@ -1,0 +1,57 @@
+package abbex.core.clearance;
+
+import abbex.core.figure.Place;
+import java.util.Locale;
+
+/**
+ * Where it looks tight, with what it moves and how much air it needs. Needed gaps are common practice, no published source;
+ * each may be changed.
+ */
+public enum ProbePlace implements Place {
+    FENDER_LIP(Carrier.BODY, 9.525),
+    LINER_FRONT(Carrier.BODY, 9.525),
+    LINER_REAR(Carrier.BODY, 9.525),
+    INNER_ARCH(Carrier.BODY, 9.525),
+    FRAME(Carrier.BODY, 9.525),
+    STRUT(Carrier.KNUCKLE, 6.35),
+    SPRING_PERCH(Carrier.KNUCKLE, 6.35),
+    TIE_ROD(Carrier.ARM, 6.35),
+    CONTROL_ARM(Carrier.ARM, 6.35),
+    SWAY_LINK(Carrier.ARM, 6.35),
+    HOSE(Carrier.BODY, 12.7),
+    BRAKE_CABLE(Carrier.BODY, 12.7),
+    SWINGARM(Carrier.KNUCKLE, 6.35),
+    HUGGER(Carrier.BODY, 9.525);
+
+    /** What the obstacle moves with. */
+    public enum Carrier {
+        /** Stays with the body: all of bump and steer goes on between it and the wheel. */
+        BODY,
+        /** Goes with the wheel: nothing moves between them. */
+        KNUCKLE,
+        /** Goes up half as far as the wheel and does not steer (ours: an arm at half its length). */
+        ARM
+    }
+
+    private final Carrier carrier;
+    private final double needed;
+
+    ProbePlace(Carrier carrier, double needed) {
+        this.carrier = carrier;
+        this.needed = needed;
+    }
+
+    public Carrier carrier() {
+        return carrier;
+    }
+
+    /** The gap that it needs, in mm. */
+    public double neededMm() {
+        return needed;
+    }
+
+    @Override
+    public String code() {
+        return name().toLowerCase(Locale.ROOT);
+    }
+}

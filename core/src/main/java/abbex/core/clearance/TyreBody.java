@@ -1,0 +1,135 @@
+package abbex.core.clearance;
+
+import abbex.core.wheels.Fitment;
+
+/**
+ * The tyre as a solid of revolution about the wheel's axis, by its section: tread and sidewalls are lines, each corner a
+ * quarter of a circle that they touch tangentially. Axial positions are outboard of the hub's face, radii from the axis, all
+ * in millimetres.
+ *
+ * <p>The flat tread and upright sidewalls lie on or outside a real tyre's, so gaps are never told too large.
+ *
+ * @param middle axial position of the middle plane
+ * @param half half of the section width, positive
+ * @param bead radius of the rim's seat, positive
+ * @param outside radius of the tread, more than the bead
+ * @param shoulder radius of the shoulders
+ * @param heel radius of the corners at the bead
+ */
+public record TyreBody(double middle, double half, double bead, double outside, double shoulder, double heel) {
+    /** Shoulder as a part of the section height (ours; common sections lie near it). */
+    private static final double SHOULDER = 0.3;
+
+    /** Corner at the bead in mm (ours): the same for all, so that a larger tyre is nowhere smaller. */
+    private static final double HEEL = 18;
+
+    public TyreBody {
+        if (!(half > 0 && bead > 0 && outside > bead)) {
+            throw new IllegalArgumentException("tyre body: half " + half + ", bead " + bead + ", outside " + outside);
+        }
+        double most = Math.min(half, (outside - bead) / 2);
+        if (shoulder < 0 || heel < 0 || shoulder > most || heel > most) {
+            throw new IllegalArgumentException(
+                    "tyre body: shoulder " + shoulder + ", heel " + heel + "; at most " + most);
+        }
+    }
+
+    /** A face of the tyre that a gap is measured from. */
+    public enum Face {
+        TREAD,
+        OUTER_SHOULDER,
+        OUTER_SIDEWALL,
+        INNER_SHOULDER,
+        INNER_SIDEWALL
+    }
+
+    /** As it stands on the car now, measured against: neither grown nor loaded. */
+    public static TyreBody of(Fitment fitment) {
+        return of(
+                fitment,
+                fitment.tyre().sectionWidth(fitment.wheel().width()).mm(),
+                fitment.tyre().overallDiameter().mm());
+    }
+
+    /** As large as it may grow to in service (UN R30, from memory): what must clear. */
+    public static TyreBody grown(Fitment fitment) {
+        return of(
+                fitment,
+                fitment.tyre().grownWidth(fitment.wheel().width()).mm(),
+                fitment.tyre().grownDiameter().mm());
+    }
+
+    private static TyreBody of(Fitment fitment, double width, double diameter) {
+        double bead = fitment.wheel().rimCode().doubleValue() * 25.4 / 2;
+        double height = diameter / 2 - bead;
+        double most = Math.min(width / 2, height / 2);
+        return new TyreBody(
+                -fitment.wheel().effectiveOffset().mm(),
+                width / 2,
+                bead,
+                diameter / 2,
+                Math.min(SHOULDER * height, most),
+                Math.min(HEEL, most));
+    }
+
+    /**
+     * Signed distance from a point to the section, negative inside; closed form, allocates nothing. For a point off the axis
+     * it is the distance to the solid: the nearest point lies in the plane through point and axis.
+     *
+     * @param axial outboard of the hub's face
+     * @param radius from the axis, not negative
+     */
+    public double distance(double axial, double radius) {
+        double up = (outside + bead) / 2;
+        double high = (outside - bead) / 2;
+        double corner = radius >= up ? shoulder : heel;
+        double x = Math.abs(axial - middle) - half + corner;
+        double z = Math.abs(radius - up) - high + corner;
+        double over = Math.max(x, 0);
+        double above = Math.max(z, 0);
+        return Math.sqrt(over * over + above * above) + Math.min(Math.max(x, z), 0) - corner;
+    }
+
+    /**
+     * Signed distance to the same solid with its hole filled: never more than {@link #distance}, the same from the sidewalls
+     * out, and convex in the point, as the signed distance of a convex body is. Its gradient is put out as well.
+     *
+     * @param gradient filled with the derivative by axial position and by radius
+     */
+    double filled(double axial, double radius, double[] gradient) {
+        double side = axial >= middle ? 1 : -1;
+        double x = Math.abs(axial - middle) - half + shoulder;
+        double z = radius - outside + shoulder;
+        if (x > 0 && z > 0) {
+            double length = Math.sqrt(x * x + z * z);
+            gradient[0] = side * x / length;
+            gradient[1] = z / length;
+            return length - shoulder;
+        }
+        boolean across = x > z;
+        gradient[0] = across ? side : 0;
+        gradient[1] = across ? 0 : 1;
+        return Math.max(x, z) - shoulder;
+    }
+
+    /** Where a gap straight out from the middle of a face ends: axial position. */
+    double axialAt(Face face, double gap) {
+        double diagonal = (shoulder + gap) * Math.sqrt(0.5);
+        return switch (face) {
+            case TREAD -> middle;
+            case OUTER_SHOULDER -> middle + half - shoulder + diagonal;
+            case INNER_SHOULDER -> middle - half + shoulder - diagonal;
+            case OUTER_SIDEWALL -> middle + half + gap;
+            case INNER_SIDEWALL -> middle - half - gap;
+        };
+    }
+
+    /** The same: radius. */
+    double radiusAt(Face face, double gap) {
+        return switch (face) {
+            case TREAD -> outside + gap;
+            case OUTER_SHOULDER, INNER_SHOULDER -> outside - shoulder + (shoulder + gap) * Math.sqrt(0.5);
+            case OUTER_SIDEWALL, INNER_SIDEWALL -> (outside - shoulder + bead + heel) / 2;
+        };
+    }
+}

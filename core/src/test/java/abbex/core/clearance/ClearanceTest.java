@@ -1,0 +1,268 @@
+package abbex.core.clearance;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import abbex.core.clearance.ProbePlace.Carrier;
+import abbex.core.clearance.TyreBody.Face;
+import abbex.core.clearance.Verdict.Word;
+import abbex.core.units.Length;
+import abbex.core.wheels.Fitment;
+import abbex.core.wheels.TyreSize;
+import abbex.core.wheels.Wheel;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.GeometryFactory;
+import org.locationtech.jts.geom.Polygon;
+
+/** The tyre's body, the sweep and the verdict: against JTS, by laws, and by simulated corners. */
+class ClearanceTest {
+    private static final GeometryFactory JTS = new GeometryFactory();
+    private static final Motion.Range RANGE = new Motion.Range(60, 70, Math.toRadians(38), Math.toRadians(3));
+    private static final Motion MOTION = new Motion.Straight(RANGE, Math.toRadians(-0.02), 60);
+
+    private static Fitment fitment(String tyre, String wheel) {
+        return new Fitment(
+                Wheel.parse(wheel).asWheel().orElseThrow(),
+                TyreSize.parse(tyre).asSize().orElseThrow());
+    }
+
+    private static final Fitment NOW = fitment("225/45R17 91W", "7.5Jx17 ET45");
+
+    private static TyreBody drawn(Random random) {
+        double bead = 160 + random.nextInt(120);
+        double outside = bead + 60 + random.nextInt(140);
+        double half = 80 + random.nextInt(90);
+        double most = Math.min(half, (outside - bead) / 2);
+        return new TyreBody(
+                random.nextInt(120) - 60, half, bead, outside, most * random.nextDouble(), most * random.nextDouble());
+    }
+
+    /** The section as a ring of points every half degree of each corner, by somebody else's geometry. */
+    private static Polygon ring(TyreBody t) {
+        List<Coordinate> ring = new ArrayList<>();
+        for (int q = 0; q < 4; q++) {
+            boolean top = q < 2;
+            double corner = top ? t.shoulder() : t.heel();
+            double sign = q == 0 || q == 3 ? 1 : -1;
+            double x = t.middle() + sign * (t.half() - corner);
+            double r = top ? t.outside() - corner : t.bead() + corner;
+            for (int i = 0; i <= 180; i++) {
+                double a = Math.toRadians(90 * q + i / 2.0);
+                ring.add(new Coordinate(x + corner * Math.cos(a), r + corner * Math.sin(a)));
+            }
+        }
+        ring.add(ring.get(0).copy());
+        return JTS.createPolygon(ring.toArray(Coordinate[]::new));
+    }
+
+    @Test
+    void the_distance_is_jts_own_to_a_tenth_of_a_millimetre() {
+        Random random = new Random(61);
+        for (int i = 0; i < 200; i++) {
+            TyreBody tyre = drawn(random);
+            Polygon ring = ring(tyre);
+            for (int k = 0; k < 50; k++) {
+                double axial = tyre.middle() + (random.nextDouble() - 0.5) * 600;
+                double radius = random.nextDouble() * 600;
+                Geometry point = JTS.createPoint(new Coordinate(axial, radius));
+                double theirs = ring.contains(point) ? -ring.getBoundary().distance(point) : ring.distance(point);
+                double ours = tyre.distance(axial, radius);
+                // Deep inside only the sign matters: between two corners of different radius the nearest line may be
+                // another.
+                if (theirs > -Math.max(tyre.shoulder(), tyre.heel())) {
+                    assertEquals(theirs, ours, 0.1, tyre + " at " + axial + ", " + radius);
+                }
+                assertTrue(theirs > 0 == ours > 0 || Math.abs(theirs) < 0.1);
+            }
+        }
+    }
+
+    @ParameterizedTest
+    @EnumSource(Face.class)
+    void a_probe_fixes_the_point_that_its_gap_was_measured_to(Face face) {
+        TyreBody tyre = TyreBody.of(NOW);
+        for (double clock : new double[] {12, 1.5, 3, 10}) {
+            Probe probe = new Probe(ProbePlace.FENDER_LIP, clock, face, Length.ofMm(17), Length.ZERO);
+            assertEquals(
+                    17, Sweep.gap(tyre, probe.point(tyre), Carrier.BODY, MOTION, 0, 0, 0), 1e-9, face + " at " + clock);
+        }
+        assertThrows(
+                IllegalArgumentException.class,
+                () -> new Probe(ProbePlace.FRAME, 0, face, Length.ofMm(1), Length.ZERO));
+        assertThrows(
+                IllegalArgumentException.class,
+                () -> new Probe(ProbePlace.FRAME, 12, face, Length.ofMm(-1), Length.ZERO));
+    }
+
+    /** Straight over the tread the least gap is the gap less the whole bump: no steer brings it nearer. */
+    @Test
+    void over_the_tread_bump_eats_the_gap() {
+        TyreBody tyre = new TyreBody(0, 110, 216, 317, 20, 18);
+        Motion straight = new Motion.Straight(new Motion.Range(50, 60, 0, 0), 0, 0);
+        double[] point = {0, 0, 317 + 80};
+        Sweep.Least least = Sweep.run(tyre, point, Carrier.BODY, straight);
+        assertEquals(20, least.gap(), Sweep.TOLERANCE);
+        assertEquals(60, least.bump(), 2);
+        assertEquals(80, Sweep.run(tyre, point, Carrier.KNUCKLE, straight).gap(), 1e-9);
+        assertEquals(50, Sweep.run(tyre, point, Carrier.ARM, straight).gap(), Sweep.TOLERANCE);
+    }
+
+    @Test
+    void no_pose_comes_nearer_than_the_sweep_says() {
+        Random random = new Random(62);
+        for (int i = 0; i < 60; i++) {
+            TyreBody tyre = drawn(random);
+            double[] point = point(random, tyre);
+            Carrier carrier = Carrier.values()[random.nextInt(3)];
+            Sweep.Least least = Sweep.run(tyre, point, carrier, MOTION);
+            assertEquals(
+                    least.gap(),
+                    Sweep.gap(tyre, point, carrier, MOTION, least.bump(), least.steer(), least.roll()),
+                    1e-9,
+                    "the pose is where the gap is");
+            for (int k = 0; k < 10_000; k++) {
+                double bump = -RANGE.droop() + random.nextDouble() * (RANGE.droop() + RANGE.bump());
+                double steer = (2 * random.nextDouble() - 1) * RANGE.steer();
+                double roll = (2 * random.nextDouble() - 1) * RANGE.roll();
+                double there = Sweep.gap(tyre, point, carrier, MOTION, bump, steer, roll);
+                assertTrue(there >= least.gap() - Sweep.tolerance(least.gap()), there + " < " + least);
+            }
+        }
+    }
+
+    private static double[] point(Random random, TyreBody tyre) {
+        double angle = random.nextDouble() * 2 * Math.PI;
+        double radius = tyre.outside() + 10 + random.nextInt(120);
+        boolean beside = random.nextBoolean();
+        double r = beside ? radius * 0.8 : radius;
+        double axial = tyre.middle()
+                + (beside
+                        ? (random.nextBoolean() ? 1 : -1) * (tyre.half() + 10 + random.nextInt(60))
+                        : random.nextInt(80));
+        return new double[] {r * Math.sin(angle), axial, r * Math.cos(angle)};
+    }
+
+    @Test
+    void larger_tyres_and_larger_ranges_never_enlarge_a_gap() {
+        Random random = new Random(63);
+        List<String> rising = List.of("205/45R17", "225/45R17", "225/50R17", "245/50R17", "255/55R17");
+        for (int i = 0; i < 60; i++) {
+            double[] point = point(random, TyreBody.of(fitment("255/55R17", "7.5Jx17 ET45")));
+            double last = Double.POSITIVE_INFINITY;
+            for (String size : rising) {
+                double gap = Sweep.run(TyreBody.grown(fitment(size, "7.5Jx17 ET45")), point, Carrier.BODY, MOTION)
+                        .gap();
+                assertTrue(gap <= last + Sweep.tolerance(gap), size);
+                last = gap;
+            }
+            Motion wider = new Motion.Straight(
+                    new Motion.Range(80, 90, Math.toRadians(42), Math.toRadians(4)), Math.toRadians(-0.02), 60);
+            double more =
+                    Sweep.run(TyreBody.of(NOW), point, Carrier.BODY, wider).gap();
+            double less =
+                    Sweep.run(TyreBody.of(NOW), point, Carrier.BODY, MOTION).gap();
+            assertTrue(more <= less + Sweep.tolerance(more), more + " over " + less);
+        }
+    }
+
+    @Test
+    void a_wheel_further_out_never_enlarges_an_outer_gap_and_mirrors_are_alike() {
+        Motion ahead = new Motion.Straight(new Motion.Range(60, 70, 0, 0), 0, 0);
+        Random random = new Random(64);
+        for (int i = 0; i < 100; i++) {
+            TyreBody tyre = TyreBody.of(NOW);
+            double[] point = point(random, tyre);
+            point[1] = tyre.middle() + tyre.half() + 5 + random.nextInt(60);
+            double last = Double.POSITIVE_INFINITY;
+            for (String wheel : List.of("7.5Jx17 ET50", "7.5Jx17 ET45", "7.5Jx17 ET30", "7.5Jx17 ET20")) {
+                double gap = Sweep.run(TyreBody.of(fitment("225/45R17", wheel)), point, Carrier.BODY, ahead)
+                        .gap();
+                assertTrue(gap <= last + Sweep.tolerance(gap), wheel);
+                last = gap;
+            }
+            Motion centred = new Motion.Straight(RANGE, 0, 0);
+            TyreBody mirrored = new TyreBody(
+                    -tyre.middle(), tyre.half(), tyre.bead(), tyre.outside(), tyre.shoulder(), tyre.heel());
+            double[] across = {point[0], -point[1], point[2]};
+            double one = Sweep.run(tyre, point, Carrier.BODY, centred).gap();
+            double other = Sweep.run(mirrored, across, Carrier.BODY, centred).gap();
+            assertEquals(one, other, 2 * Sweep.tolerance(one));
+        }
+    }
+
+    @Test
+    void the_four_words() {
+        Sweep.Least at20 = new Sweep.Least(20, 0, 0, 0);
+        assertEquals(Word.CLEAR, new Verdict(ProbePlace.STRUT, at20, 2, 6.35).word());
+        Verdict close = new Verdict(ProbePlace.FENDER_LIP, new Sweep.Least(2, 0, 0, 0), 2, 9.525);
+        assertEquals(Word.CLOSE, close.word());
+        assertTrue(close.mayTouch());
+        assertEquals(Word.TOUCHES, new Verdict(ProbePlace.HOSE, new Sweep.Least(0, 0, 0, 0), 2, 12.7).word());
+        assertTrue(!new Verdict(ProbePlace.FENDER_LIP, new Sweep.Least(8, 0, 0, 0), 2, 9.525).mayTouch());
+    }
+
+    @Test
+    void lowering_and_a_wider_tyre_turn_clear_into_touching() {
+        List<Probe> probes = List.of(
+                new Probe(ProbePlace.FENDER_LIP, 12, Face.OUTER_SHOULDER, Length.ofMm(110), Length.ZERO),
+                new Probe(ProbePlace.STRUT, 12, Face.INNER_SIDEWALL, Length.ofMm(20), Length.ZERO));
+        List<Verdict> before = Clearance.run(probes, NOW, NOW, 0, MOTION);
+        assertTrue(before.stream().allMatch(v -> v.word() == Word.CLEAR), before.toString());
+        List<Verdict> after = Clearance.run(probes, NOW, fitment("255/40R18", "9Jx18 ET45"), 60, MOTION);
+        assertEquals(ProbePlace.FENDER_LIP, after.get(0).place());
+        assertTrue(after.stream().noneMatch(v -> v.word() == Word.CLEAR), after.toString());
+    }
+
+    /**
+     * 500 corners with invented obstacles, probed with tape noise, the tyre off its nominal size: a place whose true least gap is
+     * nought or less is called clear, or close without "may touch", in at most 5 %; one with more than it needs touches in at
+     * most 1 %.
+     */
+    @Test
+    void simulated_corners_are_judged_as_honestly_as_is_said() {
+        Random random = new Random(65);
+        int truly = 0;
+        int missed = 0;
+        int free = 0;
+        int cried = 0;
+        for (int i = 0; i < 500; i++) {
+            double[] truth = point(random, TyreBody.of(NOW));
+            TyreBody nominal = TyreBody.of(NOW);
+            double noise = random.nextGaussian() * 1.0;
+            double size = random.nextGaussian() * 1.5;
+            TyreBody real = new TyreBody(
+                    nominal.middle(),
+                    nominal.half() + size,
+                    nominal.bead(),
+                    nominal.outside() + size,
+                    nominal.shoulder(),
+                    nominal.heel());
+            // The obstacle lies where it was probed but for the noise of the probe, along its line from the wheel's
+            // centre.
+            double far = Math.sqrt(truth[0] * truth[0] + truth[1] * truth[1] + truth[2] * truth[2]);
+            double[] read = {truth[0] * (1 + noise / far), truth[1] * (1 + noise / far), truth[2] * (1 + noise / far)};
+            double gap = Sweep.run(real, truth, Carrier.BODY, MOTION).gap();
+            Verdict verdict = new Verdict(
+                    ProbePlace.FENDER_LIP, Sweep.run(nominal, read, Carrier.BODY, MOTION), Math.hypot(1.0, 1.5), 9.525);
+            if (gap <= 0) {
+                truly++;
+                missed += verdict.word() == Word.CLEAR || verdict.word() == Word.CLOSE && !verdict.mayTouch() ? 1 : 0;
+            } else if (gap > 9.525) {
+                free++;
+                cried += verdict.word() == Word.TOUCHES ? 1 : 0;
+            }
+        }
+        System.out.printf("corners: %d touch, %d missed; %d free, %d cried%n", truly, missed, free, cried);
+        assertTrue(truly > 50 && free > 50, truly + " touch, " + free + " free");
+        assertTrue(missed <= 0.05 * truly, missed + " of " + truly);
+        assertTrue(cried <= 0.01 * free, cried + " of " + free);
+    }
+}
