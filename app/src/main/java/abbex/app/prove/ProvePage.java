@@ -100,7 +100,9 @@ public record ProvePage(List<Spot> places, String tyre, String rim) {
                 word,
                 length(verdict.least().gap(), reader),
                 length(verdict.needed(), reader),
-                pose(verdict.least(), range, words),
+                row.probe().place().carrier() == ProbePlace.Carrier.KNUCKLE
+                        ? words.say("pose.always")
+                        : Words.capital(pose(verdict.least(), range, words)),
                 Numerals.html(row.raw()) + " " + words.say("face." + row.probe().face()) + " (" + row.by() + ")",
                 number(out * Math.sin(angle)),
                 number(-out * Math.cos(angle)));

@@ -122,7 +122,7 @@ class FitmentTest {
         assertThat(page.locator("#clock-bad")).containsText("an hour from 1 to 12");
         assertThat(page.locator("#gap-bad")).containsText("on no tape");
         assertThat(page.locator("#clock")).hasValue("13");
-        probe("FENDER_LIP", "12", "OUTER_SHOULDER", "110 mm");
+        probe("FENDER_LIP", "12", "TREAD", "110 mm");
         assertThat(page.locator(".places")).containsText("Fender lip, 12 o’clock: clear");
         page.locator("#lower").fill("60");
         page.locator("#lower").press("Enter");
