@@ -15,10 +15,7 @@ import abbex.core.units.TapeText;
 import abbex.core.vehicle.Corner;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
-import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
@@ -71,17 +68,7 @@ final class DropAnswer {
                             end.code(), Map.of("own", make.both(sag.own()), "ridden", make.both(sag.ridden()))));
             answer.put("sag", sags);
         }
-        List<Map<String, Object>> findings = new ArrayList<>();
-        sheet.findings().forEach(finding -> {
-            Words.Said said = words.finding(finding, reader);
-            Map<String, Object> one = new LinkedHashMap<>();
-            one.put("code", finding.code().name());
-            one.put("severity", finding.severity().name().toLowerCase(Locale.ROOT));
-            one.put("place", finding.place().code());
-            one.put("text", said.title() + ". " + said.text());
-            findings.add(one);
-        });
-        answer.put("findings", findings);
+        answer.put("findings", FindingsAnswer.of(sheet.findings(), words, reader));
         answer.put("suspects", judged.suspects().stream().map(make::suspect).toList());
         answer.put("fit", fit(judged.adjustment()));
         return answer;

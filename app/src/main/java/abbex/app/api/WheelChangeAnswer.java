@@ -12,10 +12,8 @@ import abbex.core.wheels.Wheel;
 import abbex.core.wheels.WheelChange;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import tools.jackson.databind.JsonNode;
@@ -43,17 +41,7 @@ final class WheelChangeAnswer {
         answer.put(
                 "speedometerPercent",
                 TyreAnswer.round(change.speedometerPercent().value(), 3));
-        List<Map<String, Object>> findings = new ArrayList<>();
-        change.findings().forEach(finding -> {
-            Words.Said said = words.finding(finding, reader);
-            Map<String, Object> one = new LinkedHashMap<>();
-            one.put("code", finding.code().name());
-            one.put("severity", finding.severity().name().toLowerCase(Locale.ROOT));
-            one.put("place", finding.place().code());
-            one.put("text", said.title() + ". " + said.text());
-            findings.add(one);
-        });
-        answer.put("findings", findings);
+        answer.put("findings", FindingsAnswer.of(change.findings(), words, reader));
         return answer;
     }
 
