@@ -57,7 +57,7 @@ class ArchitectureTest {
             .whereLayer("handover")
             .mayOnlyBeAccessedByLayers("demo", "board")
             .whereLayer("prove")
-            .mayOnlyBeAccessedByLayers("demo")
+            .mayOnlyBeAccessedByLayers("handover", "demo")
             .whereLayer("fitment")
             .mayOnlyBeAccessedByLayers("prove", "handover", "demo")
             .whereLayer("measure")

@@ -9,6 +9,7 @@ import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.app.people.Audit;
 import abbex.app.people.Person;
+import abbex.app.prove.Proofs;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
@@ -30,6 +31,7 @@ public class HandOver {
     private final Sheets sheets;
     private final Handovers handovers;
     private final Fitments fitments;
+    private final Proofs proofs;
     private final Words words;
     private final SpringTemplateEngine templates;
     private final Audit audit;
@@ -39,10 +41,12 @@ public class HandOver {
             Sheets sheets,
             Handovers handovers,
             Fitments fitments,
+            Proofs proofs,
             Words words,
             SpringTemplateEngine templates,
             Audit audit) {
         this.fitments = fitments;
+        this.proofs = proofs;
         this.audit = audit;
         this.jobs = jobs;
         this.sheets = sheets;
@@ -52,13 +56,14 @@ public class HandOver {
     }
 
     SheetView view(Job job, JobSheets all, Reader reader) {
-        return SheetView.of(job, all, all.judge(job), fitments.of(job, reader), reader, words);
+        return SheetView.of(job, all, all.judge(job), fitments.of(job, reader), proofs.of(job, reader), reader, words);
     }
 
     /** Everything that goes into the sheet, by name, as typed. */
     Map<String, String> inputs(Job job, JobSheets all) {
         Map<String, String> inputs = Handovers.inputs(job, all);
         inputs.putAll(fitments.inputs(job));
+        inputs.putAll(proofs.inputs(job));
         return inputs;
     }
 

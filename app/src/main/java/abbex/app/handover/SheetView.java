@@ -8,6 +8,7 @@ import abbex.app.measure.SheetData;
 import abbex.app.page.Numerals;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
+import abbex.app.prove.Proofs;
 import abbex.core.figure.Figure;
 import abbex.core.figure.Place;
 import abbex.core.heights.BeforeAfter;
@@ -56,6 +57,7 @@ public record SheetView(
         List<Pair> rake,
         List<Pair> gaps,
         FitmentPage wheels,
+        List<Proofs.Proof> proofs,
         List<Words.Said> says,
         boolean complete) {
 
@@ -83,7 +85,14 @@ public record SheetView(
     /** A figure before and now. */
     public record Pair(String name, String before, String now, String change, List<String> how) {}
 
-    static SheetView of(Job job, JobSheets sheets, Judgement judged, FitmentPage wheels, Reader reader, Words words) {
+    static SheetView of(
+            Job job,
+            JobSheets sheets,
+            Judgement judged,
+            FitmentPage wheels,
+            List<Proofs.Proof> proofs,
+            Reader reader,
+            Words words) {
         DropSheet drops = judged.drops();
         HeightSheet before = sheets.before().map(SheetData::heights).orElseGet(HeightSheet::empty);
         HeightSheet now = sheets.now().map(SheetData::heights).orElseGet(HeightSheet::empty);
@@ -104,6 +113,7 @@ public record SheetView(
                 make.rake(),
                 make.gaps(),
                 wheels,
+                proofs,
                 Stream.concat(
                                 words.findings(drops.findings(), reader).stream(),
                                 wheels.says().stream()

@@ -10,7 +10,6 @@ import abbex.app.page.Numerals;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.app.people.Person;
-import abbex.core.clearance.Motion;
 import abbex.core.clearance.Probe;
 import abbex.core.clearance.ProbePlace;
 import abbex.core.clearance.TyreBody;
@@ -19,7 +18,6 @@ import abbex.core.units.TapeParse;
 import abbex.core.units.TapeReading;
 import abbex.core.units.TapeText;
 import abbex.core.vehicle.Corner;
-import abbex.core.vehicle.End;
 import abbex.core.vehicle.VehicleKind;
 import abbex.core.wheels.Fitment;
 import java.util.LinkedHashMap;
@@ -43,15 +41,8 @@ class ProveController {
     /** Nobody probes more at one vehicle (ours). */
     private static final int MOST = 60;
 
-    /** A corner of a common car until somebody says better: mm and degrees (ours). */
-    private static final Map<String, Double> USUAL =
-            Map.of("lower", 0.0, "bump", 70.0, "droop", 60.0, "steer", 38.0, "roll", 3.0);
-
     private static final Map<String, Double> MOST_OF =
             Map.of("lower", 250.0, "bump", 300.0, "droop", 300.0, "steer", 60.0, "roll", 15.0);
-
-    /** From the hub's face in to where a wheel turns about, in mm (ours). */
-    private static final double STEER_AXIS = 60;
 
     private final Jobs jobs;
     private final JobHeads heads;
@@ -150,7 +141,7 @@ class ProveController {
         List<ProbeRow> all = probes.of(me.shop(), job.vehicle().id());
         Map<String, Double> range = new LinkedHashMap<>();
         Map<String, Problem> unfit = new LinkedHashMap<>(problems);
-        for (String name : List.of("lower", "bump", "droop", "steer", "roll")) {
+        for (String name : Proofs.RANGE) {
             range.put(name, number(name, corner, parameters.get(name), unfit));
         }
         Optional<Fitment> now = fitments.now(job, corner.end());
@@ -159,7 +150,7 @@ class ProveController {
         page.addObject("head", heads.head(me.shop(), job.id(), "prove", Reader.of(me)));
         page.addObject(
                 "corners",
-                corners(job).stream()
+                Proofs.corners(job).stream()
                         .map(c -> new Chip(
                                 c.name(),
                                 name(job, c),
@@ -174,7 +165,7 @@ class ProveController {
                                 all.stream().filter(p -> p.corner() == corner).toList(),
                                 f,
                                 range.get("lower"),
-                                motion(range),
+                                Proofs.motion(range),
                                 Reader.of(me),
                                 words))
                         .orElse(null));
@@ -192,30 +183,15 @@ class ProveController {
         return page;
     }
 
-    private static List<Corner> corners(Job job) {
-        return job.vehicle().kind() == VehicleKind.MOTORCYCLE ? List.of(Corner.LF, Corner.LR) : Corner.WALK;
-    }
-
     private String name(Job job, Corner corner) {
         return job.vehicle().kind() == VehicleKind.MOTORCYCLE
                 ? Words.capital(words.say("end." + corner.end()))
                 : corner.name();
     }
 
-    private static Motion motion(Map<String, Double> range) {
-        return new Motion.Straight(
-                new Motion.Range(
-                        range.get("droop"),
-                        range.get("bump"),
-                        Math.toRadians(range.get("steer")),
-                        Math.toRadians(range.get("roll"))),
-                0,
-                STEER_AXIS);
-    }
-
     /** A number of the range; what cannot be taken is said and the usual one stands. */
     private double number(String name, Corner corner, @Nullable String text, Map<String, Problem> problems) {
-        double usual = name.equals("steer") && corner.end() == End.REAR ? 0 : USUAL.get(name);
+        double usual = Proofs.usual(name, corner);
         if (text == null || text.isBlank()) {
             return usual;
         }

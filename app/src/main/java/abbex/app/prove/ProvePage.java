@@ -3,26 +3,36 @@ package abbex.app.prove;
 import abbex.app.page.Numerals;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
+import abbex.core.clearance.Cure;
 import abbex.core.clearance.Motion;
 import abbex.core.clearance.ProbePlace;
+import abbex.core.clearance.Remedies;
+import abbex.core.clearance.Remedy;
 import abbex.core.clearance.Sweep;
 import abbex.core.clearance.Verdict;
+import abbex.core.clearance.WheelHouse;
 import abbex.core.units.Length;
 import abbex.core.wheels.Fitment;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
  * What clears at a corner, as one page shows it; every text is safe for a page.
  *
  * @param places worst first, then those that nobody looked at
+ * @param cures what may be done, the cheapest first
+ * @param wanting true when something does not clear
  * @param tyre radius of the tyre in the drawing
  * @param rim radius of its rim
  */
-public record ProvePage(List<Spot> places, String tyre, String rim) {
+public record ProvePage(List<Spot> places, List<Way> cures, boolean wanting, String tyre, String rim) {
+    /** What may be done, in words, and that it was proven. */
+    public record Way(String what, boolean structural, String proof) {}
+
     /** Nobody's wheel clears what nobody looked at: these are asked for at each corner. */
     private static final List<ProbePlace> ASKED = List.of(
             ProbePlace.FENDER_LIP,
@@ -54,13 +64,22 @@ public record ProvePage(List<Spot> places, String tyre, String rim) {
     private record Judged(ProbeRow row, Verdict verdict) {}
 
     static ProvePage of(
-            List<ProbeRow> probes, Fitment planned, double lowered, Motion motion, Reader reader, Words words) {
+            List<ProbeRow> probes,
+            Fitment planned,
+            double lowered,
+            Motion.Straight motion,
+            Reader reader,
+            Words words) {
+        WheelHouse house = WheelHouse.of(
+                probes.stream().map(ProbeRow::probe).toList(),
+                probes.stream().map(ProbeRow::measured).toList(),
+                planned,
+                lowered,
+                motion);
+        List<Verdict> verdicts = house.verdicts();
         List<Judged> judged = new ArrayList<>();
-        for (ProbeRow row : probes) {
-            judged.add(new Judged(
-                    row,
-                    abbex.core.clearance.Clearance.run(List.of(row.probe()), row.measured(), planned, lowered, motion)
-                            .get(0)));
+        for (int i = 0; i < probes.size(); i++) {
+            judged.add(new Judged(probes.get(i), verdicts.get(i)));
         }
         judged.sort(Comparator.comparingDouble(
                 j -> j.verdict().least().gap() - j.verdict().needed()));
@@ -70,10 +89,36 @@ public record ProvePage(List<Spot> places, String tyre, String rim) {
                 .filter(place -> probes.stream().noneMatch(p -> p.probe().place() == place))
                 .map(place -> new Spot(
                         "", name(place, words), "open", words.say("verdict.NOT_LOOKED_AT"), "", "", "", "", "", ""));
+        boolean wanting = verdicts.stream().anyMatch(v -> v.word() != Verdict.Word.CLEAR);
         return new ProvePage(
                 Stream.concat(looked, open).toList(),
+                Remedies.find(house).stream()
+                        .map(cure -> way(cure, reader, words))
+                        .toList(),
+                wanting,
                 number(radius),
                 number(planned.wheel().rimCode().doubleValue() * 12.7));
+    }
+
+    private static Way way(Cure cure, Reader reader, Words words) {
+        Verdict tightest = cure.proof().get(0);
+        return new Way(
+                Words.capital(cure.doses().stream()
+                        .map(dose -> dose(dose, words))
+                        .collect(Collectors.joining(", " + words.say("and") + " "))),
+                cure.doses().stream().anyMatch(d -> d.remedy().structural()),
+                Numerals.html(words.say(
+                        "remedy.proof",
+                        reader,
+                        words.say("probe." + tightest.place()),
+                        Length.ofRoundedMm(tightest.least().gap()))));
+    }
+
+    private static String dose(Cure.Dose dose, Words words) {
+        String amount = dose.remedy() == Remedy.CAMBER
+                ? String.format(Locale.ROOT, "%.1f°", dose.amount() / 10.0)
+                : dose.amount() + " mm";
+        return words.say("remedy." + dose.remedy()) + " " + amount;
     }
 
     private static String name(ProbePlace place, Words words) {

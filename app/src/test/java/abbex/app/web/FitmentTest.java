@@ -128,6 +128,15 @@ class FitmentTest {
         page.locator("#lower").press("Enter");
         assertThat(page.locator(".places")).containsText("Fender lip, 12 o’clock: touches");
         assertThat(page.locator(".places")).containsText("bump");
+        // What would make it clear is named with its least amount and was swept again.
+        assertThat(page.locator(".cures")).containsText("Less drop by");
+        assertThat(page.locator(".cures")).containsText("Swept again: everything clears");
+        String prove = page.url();
+        page.keyboard().press("Escape");
+        page.locator(".strip a").last().click();
+        assertThat(page.locator(".paper")).containsText("What clears");
+        assertThat(page.locator(".paper")).containsText("Fender lip, 12 o’clock");
+        page.navigate(prove);
         page.locator("#steer").fill("steep");
         page.locator("#steer").press("Enter");
         assertThat(page.locator("#steer-bad")).containsText("Degrees from 0 to 60");

@@ -152,8 +152,10 @@ class KindsTest {
                 page.locator(".nudge[data-by='" + (more > 0 ? 1 : -1) + "']").tap();
             }
             assertThat(field).hasValue(reading);
+            int taken = page.locator(".arch.taken").count();
             page.locator("[data-take]").tap();
-            // The last field of a round stays in work.
+            // Its answer is in: nothing is drawn anew under the next tap.
+            assertThat(page.locator(".arch.taken")).hasCount(taken + 1);
             page.waitForCondition(
                     () -> !title.equals(page.locator(".tape-title").textContent())
                             || page.locator(".arch:not(.taken)").count() == 0);
@@ -172,9 +174,13 @@ class KindsTest {
             Locator row = page.locator(".inch svg")
                     .filter(new Locator.FilterOptions().setHas(page.locator("[data-mark='" + mark + "']")))
                     .first();
-            String d = row.locator("[data-mark='" + mark + "']").getAttribute("d");
-            double half = row.boundingBox().height / 2;
-            row.tap(new Locator.TapOptions().setPosition(Double.parseDouble(d.split("[M ]")[1]), half));
+            // Both read at once: the tape may be drawn anew in between.
+            List<?> at = (List<?>) row.evaluate(
+                    "(svg, m) => [Number(svg.querySelector(`[data-mark='${m}']`).getAttribute('d').split(/[M ]/)[1]),"
+                            + " svg.getBoundingClientRect().height / 2]",
+                    mark);
+            row.tap(new Locator.TapOptions()
+                    .setPosition(((Number) at.get(0)).doubleValue(), ((Number) at.get(1)).doubleValue()));
         }
     }
 

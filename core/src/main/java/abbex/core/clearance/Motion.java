@@ -46,10 +46,16 @@ public interface Motion {
      * Straight up and down, with camber that grows with bump, steering about an upright axis, and the body rolling about the
      * ground line under the vehicle's middle as far as the wheel sees it: the tyre leans with it.
      *
+     * @param camber at ride height, in radians, negative leans the top in
      * @param camberPerMm change of camber for a mm of bump, in radians, negative leans the top in
      * @param axis of steer inboard of the hub's face, in mm
      */
-    record Straight(Range range, double camberPerMm, double axis) implements Motion {
+    record Straight(Range range, double camber, double camberPerMm, double axis) implements Motion {
+        /** Upright at ride height. */
+        public Straight(Range range, double camberPerMm, double axis) {
+            this(range, 0, camberPerMm, axis);
+        }
+
         @Override
         public void toWheel(double[] point, double bump, double steer, double roll) {
             double x = point[0];
@@ -62,7 +68,7 @@ public interface Motion {
             double xs = x * c + from * s;
             double ys = -x * s + from * c - axis;
             // Camber and roll about the wheel's centre line.
-            double lean = camberPerMm * bump + roll;
+            double lean = camber + camberPerMm * bump + roll;
             double cl = Math.cos(lean);
             double sl = Math.sin(lean);
             point[0] = xs;

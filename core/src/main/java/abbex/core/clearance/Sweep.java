@@ -45,6 +45,13 @@ public final class Sweep {
         return new Run(tyre, point, carrier, motion).solve();
     }
 
+    /** True when no pose in the range leaves less than a gap; told as soon as it is certain, within the tolerance. */
+    static boolean clears(TyreBody tyre, double[] point, Carrier carrier, Motion motion, double gap) {
+        Run run = new Run(tyre, point, carrier, motion);
+        run.enough = gap;
+        return run.solve().gap() >= gap;
+    }
+
     /** By so much, at most, the least gap may lie under an answer. */
     public static double tolerance(double gap) {
         return Math.max(TOLERANCE, -OF_DEPTH * gap);
@@ -95,6 +102,9 @@ public final class Sweep {
         private final double[] gradient = new double[2];
         private final double far;
         private final double[] reach;
+        /** Once a gap under this was found nobody asks how small it is; once none can be, nobody asks where. */
+        private double enough = Double.NEGATIVE_INFINITY;
+
         private Least least = new Least(Double.POSITIVE_INFINITY, 0, 0, 0);
 
         Run(TyreBody tyre, double[] point, Carrier carrier, Motion motion) {
@@ -119,7 +129,10 @@ public final class Sweep {
                     new double[] {-range.droop(), -range.steer(), -range.roll()},
                     new double[] {range.bump(), range.steer(), range.roll()}));
             int boxes = 0;
-            while (!open.isEmpty() && open.peek().bound < least.gap - tolerance(least.gap) && boxes++ < MOST_BOXES) {
+            while (!open.isEmpty()
+                    && open.peek().bound < least.gap - tolerance(least.gap)
+                    && (enough == Double.NEGATIVE_INFINITY || least.gap >= enough && open.peek().bound < enough)
+                    && boxes++ < MOST_BOXES) {
                 Box box = open.poll();
                 int widest = 0;
                 for (int i = 1; i < 3; i++) {

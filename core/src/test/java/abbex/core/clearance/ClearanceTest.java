@@ -12,6 +12,7 @@ import abbex.core.wheels.Fitment;
 import abbex.core.wheels.TyreSize;
 import abbex.core.wheels.Wheel;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
@@ -26,7 +27,7 @@ import org.locationtech.jts.geom.Polygon;
 class ClearanceTest {
     private static final GeometryFactory JTS = new GeometryFactory();
     private static final Motion.Range RANGE = new Motion.Range(60, 70, Math.toRadians(38), Math.toRadians(3));
-    private static final Motion MOTION = new Motion.Straight(RANGE, Math.toRadians(-0.02), 60);
+    private static final Motion.Straight MOTION = new Motion.Straight(RANGE, Math.toRadians(-0.02), 60);
 
     private static Fitment fitment(String tyre, String wheel) {
         return new Fitment(
@@ -214,11 +215,49 @@ class ClearanceTest {
         List<Probe> probes = List.of(
                 new Probe(ProbePlace.FENDER_LIP, 12, Face.OUTER_SHOULDER, Length.ofMm(110), Length.ZERO),
                 new Probe(ProbePlace.STRUT, 12, Face.INNER_SIDEWALL, Length.ofMm(20), Length.ZERO));
-        List<Verdict> before = Clearance.run(probes, NOW, NOW, 0, MOTION);
+        List<Verdict> before = house(probes, NOW, 0).worstFirst();
         assertTrue(before.stream().allMatch(v -> v.word() == Word.CLEAR), before.toString());
-        List<Verdict> after = Clearance.run(probes, NOW, fitment("255/40R18", "9Jx18 ET45"), 60, MOTION);
+        List<Verdict> after =
+                house(probes, fitment("255/40R18", "9Jx18 ET45"), 60).worstFirst();
         assertEquals(ProbePlace.FENDER_LIP, after.get(0).place());
         assertTrue(after.stream().noneMatch(v -> v.word() == Word.CLEAR), after.toString());
+    }
+
+    private static WheelHouse house(List<Probe> probes, Fitment planned, double lowered) {
+        return WheelHouse.of(probes, Collections.nCopies(probes.size(), NOW), planned, lowered, MOTION);
+    }
+
+    /** The amount that is named clears every place; one step less does not; alone where one does, else two. */
+    @Test
+    void a_remedys_amount_clears_and_one_step_less_does_not() {
+        Random random = new Random(66);
+        int alone = 0;
+        int together = 0;
+        for (int i = 0; i < 40; i++) {
+            List<Probe> probes = new ArrayList<>();
+            probes.add(new Probe(
+                    ProbePlace.FENDER_LIP, 12, Face.TREAD, Length.ofMm(95 + random.nextInt(40)), Length.ZERO));
+            probes.add(new Probe(
+                    ProbePlace.LINER_FRONT, 3, Face.TREAD, Length.ofMm(35 + random.nextInt(40)), Length.ZERO));
+            probes.add(new Probe(
+                    ProbePlace.STRUT, 12, Face.INNER_SIDEWALL, Length.ofMm(8 + random.nextInt(20)), Length.ZERO));
+            WheelHouse house = house(probes, fitment("235/40R18 95W", "8Jx18 ET45"), random.nextInt(30));
+            List<Cure> cures = Remedies.find(house);
+            assertTrue(cures.isEmpty() || !house.clear());
+            for (Cure cure : cures) {
+                assertTrue(cure.proof().stream().allMatch(v -> v.word() == Word.CLEAR), cure.toString());
+                WheelHouse less = house;
+                for (int d = 0; d < cure.doses().size(); d++) {
+                    Cure.Dose dose = cure.doses().get(d);
+                    less = less.with(dose.remedy(), d == 0 ? dose.steps() - 1 : dose.steps());
+                }
+                assertTrue(!less.clear(), cure.doses() + " does with a step less");
+                alone += cure.doses().size() == 1 ? 1 : 0;
+                together += cure.doses().size() == 2 ? 1 : 0;
+            }
+        }
+        System.out.printf("remedies: %d alone, %d in pairs%n", alone, together);
+        assertTrue(alone > 10 && together > 5, alone + " alone, " + together + " together");
     }
 
     /**
