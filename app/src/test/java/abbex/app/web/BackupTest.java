@@ -127,14 +127,15 @@ class BackupTest {
         "migration-3.sql.gz, floor-line-2158, 11, 168",
         "migration-4.sql.gz, floor-line-7157, 11, 168",
         "migration-7.sql.gz, floor-line-7836, 11, 180",
-        "migration-8.sql.gz, floor-line-9964, 13, 220"
+        "migration-8.sql.gz, floor-line-9964, 13, 220",
+        "migration-10.sql.gz, floor-line-1116, 13, 220"
     })
     void a_shop_of_a_former_state_is_migrated(String file, String password, int stays, int readings)
             throws IOException {
         Path former = Path.of("src", "test", "resources", "former", file).toAbsolutePath();
         String dump =
                 new String(new GZIPInputStream(Files.newInputStream(former)).readAllBytes(), StandardCharsets.UTF_8);
-        Path folder = emptyFolder("former-" + file.charAt(10));
+        Path folder = emptyFolder("former-" + file.replaceAll("[^0-9]", ""));
         Script.Run restore = Script.abbex("restore", former.toString(), "--data", folder.toString());
         assertEquals(0, restore.status(), restore.said());
         Script.abbex("database", "start", "--data", folder.toString());
