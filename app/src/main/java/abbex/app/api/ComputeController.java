@@ -63,6 +63,11 @@ class ComputeController {
         return answer(WheelChangeAnswer.of(body(request), this::refusal, words, METRIC));
     }
 
+    @RequestMapping("/api/v1/compute/clearance")
+    ResponseEntity<String> clearance(HttpServletRequest request) throws IOException {
+        return answer(ClearanceAnswer.of(body(request), this::refusal));
+    }
+
     private String refusal(TyreParse.Refused refused) {
         return words.say("tyre." + refused.why(), METRIC, refused.raw());
     }

@@ -1,7 +1,9 @@
 package abbex.app.api;
 
 import java.math.BigDecimal;
+import java.util.ArrayList;
 import java.util.Collection;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
@@ -41,6 +43,30 @@ final class Fields {
             throw ApiProblem.field(at(name), value.toString(), "A text is needed here.", "\"25 7/16\"");
         }
         return Optional.of(value.stringValue());
+    }
+
+    boolean has(String name) {
+        JsonNode value = node.get(name);
+        return value != null && !value.isNull();
+    }
+
+    /** The objects of an array, each with the same fields; none when there is no array. */
+    List<Fields> list(String name, Collection<String> known, int most) {
+        JsonNode value = node.get(name);
+        if (value == null || value.isNull()) {
+            return List.of();
+        }
+        if (!value.isArray()) {
+            throw ApiProblem.field(at(name), value.toString(), "An array is needed here.", "[{…}]");
+        }
+        if (value.size() > most) {
+            throw ApiProblem.of(422, "Too many", at(name) + " holds " + value.size() + " of " + most + ".");
+        }
+        List<Fields> all = new ArrayList<>();
+        for (int i = 0; i < value.size(); i++) {
+            all.add(new Fields(at(name) + "[" + i + "]", value.get(i), known));
+        }
+        return List.copyOf(all);
     }
 
     /** A plain number between two others. */

@@ -46,7 +46,7 @@ final class WheelChangeAnswer {
     }
 
     /** The rim is the tyre's: a wheel of another diameter is no wheel for it. */
-    private static Fitment fitment(Fields fields, String name, TyreAnswer.Refusals refusals) {
+    static Fitment fitment(Fields fields, String name, TyreAnswer.Refusals refusals) {
         Fields one = fields.object(name, OF_FITMENT)
                 .orElseThrow(() -> ApiProblem.field(
                         name, "nothing", "A wheel with its tyre is needed here.", "{\"widthIn\":8,…}"));
@@ -57,12 +57,12 @@ final class WheelChangeAnswer {
         return new Fitment(new Wheel(width, tyre.rimCode(), length(offset), length(spacer)), tyre);
     }
 
-    private static BigDecimal needed(Fields fields, String name, double least, double most, String right) {
+    static BigDecimal needed(Fields fields, String name, double least, double most, String right) {
         return fields.number(name, least, most)
                 .orElseThrow(() -> ApiProblem.field(fields.at(name), "nothing", "A number is needed here.", right));
     }
 
-    private static Length length(BigDecimal mm) {
+    static Length length(BigDecimal mm) {
         return Length.of(mm.setScale(6, RoundingMode.HALF_EVEN), LengthUnit.MILLIMETRE);
     }
 

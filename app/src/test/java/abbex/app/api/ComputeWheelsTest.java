@@ -43,6 +43,22 @@ class ComputeWheelsTest {
         assertEquals(-0.378, said.get("speedometerPercent").asDouble(), 0.001);
     }
 
+    /** Straight over the tread 70 mm of bump leave 110 − 9 grown − 70; nothing else moves it (arithmetic). */
+    @Test
+    void a_clearance_with_its_remedies() {
+        String corner = """
+                {"planned":{"widthIn":7.5,"offsetMm":45,"tyre":"205/55R16"},"lowerMm":%d,"range":{"bumpMm":70,"steerDeg":0,"rollDeg":0},
+                 "probes":[{"place":"FENDER_LIP","clock":12,"face":"TREAD","gapMm":110}]}
+                """;
+        JsonNode clear = ask("clearance", corner.formatted(0), 200);
+        assertEquals("clear", clear.at("/places/0/verdict").asString());
+        assertEquals(110 - 4.51 - 70, clear.at("/places/0/leastGapMm").asDouble(), 0.16);
+        assertEquals(0, clear.get("remedies").size());
+        JsonNode touches = ask("clearance", corner.formatted(40), 200);
+        assertEquals("touches", touches.at("/places/0/verdict").asString());
+        assertEquals("LONGER_STOP", touches.at("/remedies/0/do/0/remedy").asString());
+    }
+
     @ParameterizedTest(name = "{0} {1}")
     @CsvSource(delimiter = '|', quoteCharacter = '~', textBlock = """
                     tyre | {} | size | 225/45R17 91W
@@ -50,6 +66,11 @@ class ComputeWheelsTest {
                     tyre | {"size":"31x10.5"} | size | 31x10.50R15
                     tyre | {"size":"225/45R17","rimWidthIn":"8"} | rimWidthIn | from 1.5 to 16
                     tyre | {"size":"225/45R17","rimWidthIn":1e99} | rimWidthIn | from 1.5 to 16
+                    clearance | {} | planned | {"widthIn":8,…}
+                    clearance | {"planned":{"tyre":"225/45R17","widthIn":8,"offsetMm":45},"probes":{}} | probes | [{…}]
+                    clearance | {"planned":{"tyre":"225/45R17","widthIn":8,"offsetMm":45},"probes":[{"clock":13}]} | probes[0].clock | from 0.01 to 12
+                    clearance | {"planned":{"tyre":"225/45R17","widthIn":8,"offsetMm":45},"probes":[{"clock":12,"gapMm":5,"place":"ROOF"}]} | probes[0].place | FENDER_LIP
+                    clearance | {"planned":{"tyre":"225/45R17","widthIn":8,"offsetMm":45},"lowerMm":-5,"probes":[{"place":"STRUT","face":"TREAD","clock":12,"gapMm":5}]} | lowerMm | from 0 to 250
                     wheel-change | {"from":{}} | from.tyre | 225/45R17 91W
                     wheel-change | {"from":{"tyre":"225/45R17"}} | from.widthIn | 8
                     wheel-change | {"from":{"tyre":"225/45R17","widthIn":8,"offsetMm":451}} | from.offsetMm | from -150 to 150

@@ -340,6 +340,8 @@ class KindsTest {
         assertThat(page.locator("#pointName-bad")).containsText("There is a point called");
         page.getByLabel("Take splitter <edge> out of use").click();
         assertThat(page.locator(".chips")).not().containsText("splitter");
+        // The page's script is there: no hand is quicker.
+        assertThat(page.locator("#tape-toggle")).isVisible();
         page.keyboard().press("Alt+h");
         assertThat(page.locator(".drops.points")).containsText("Splitter <edge>");
         assertThat(page.locator(".drops.points")).containsText("↓ 1 1⁄4″");

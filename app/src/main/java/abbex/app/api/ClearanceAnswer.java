@@ -1,0 +1,133 @@
+package abbex.app.api;
+
+import abbex.core.clearance.Cure;
+import abbex.core.clearance.Motion;
+import abbex.core.clearance.Probe;
+import abbex.core.clearance.ProbePlace;
+import abbex.core.clearance.Remedies;
+import abbex.core.clearance.Remedy;
+import abbex.core.clearance.TyreBody;
+import abbex.core.clearance.Verdict;
+import abbex.core.clearance.WheelHouse;
+import abbex.core.units.Length;
+import abbex.core.wheels.Fitment;
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.stream.Stream;
+import tools.jackson.databind.JsonNode;
+
+/** What clears at a corner, and what would make it clear, as the published interface answers it. */
+final class ClearanceAnswer {
+    private static final List<String> FIELDS = List.of("measured", "planned", "lowerMm", "range", "probes");
+    private static final List<String> RANGE =
+            List.of("bumpMm", "droopMm", "steerDeg", "rollDeg", "camberDegPerMm", "steerAxisMm");
+    private static final List<String> PROBE = List.of("place", "clock", "face", "gapMm");
+    private static final int MOST = 40;
+
+    private ClearanceAnswer() {}
+
+    static Map<String, Object> of(JsonNode json, TyreAnswer.Refusals refusals) {
+        Fields fields = new Fields("", json, FIELDS);
+        Fitment planned = WheelChangeAnswer.fitment(fields, "planned", refusals);
+        Fitment measured = fields.has("measured") ? WheelChangeAnswer.fitment(fields, "measured", refusals) : planned;
+        List<Probe> probes = fields.list("probes", PROBE, MOST).stream()
+                .map(ClearanceAnswer::probe)
+                .toList();
+        if (probes.isEmpty()) {
+            throw ApiProblem.of(422, "Nothing to sweep", "probes holds no probe.");
+        }
+        WheelHouse house = WheelHouse.of(
+                probes,
+                Collections.nCopies(probes.size(), measured),
+                planned,
+                number(fields, "lowerMm", 0, 250, 0),
+                motion(fields));
+        Map<String, Object> answer = new LinkedHashMap<>();
+        List<Map<String, Object>> places = new ArrayList<>();
+        List<Verdict> verdicts = house.verdicts();
+        for (int i = 0; i < probes.size(); i++) {
+            places.add(place(verdicts.get(i), probes.get(i).clock()));
+        }
+        answer.put("places", places);
+        answer.put(
+                "remedies",
+                Remedies.find(house).stream().map(ClearanceAnswer::cure).toList());
+        return answer;
+    }
+
+    private static Probe probe(Fields probe) {
+        double clock =
+                WheelChangeAnswer.needed(probe, "clock", 0.01, 12, "10.5").doubleValue();
+        BigDecimal gap = WheelChangeAnswer.needed(probe, "gapMm", 0, 600, "18");
+        return new Probe(
+                choice(probe, "place", ProbePlace.values()),
+                clock,
+                choice(probe, "face", TyreBody.Face.values()),
+                WheelChangeAnswer.length(gap),
+                Length.ZERO);
+    }
+
+    private static <E extends Enum<E>> E choice(Fields of, String name, E[] all) {
+        String text = of.text(name).orElse("");
+        return Stream.of(all)
+                .filter(e -> e.name().equals(text))
+                .findFirst()
+                .orElseThrow(
+                        () -> ApiProblem.field(of.at(name), text, "That is not among the choices.", all[0].name()));
+    }
+
+    private static Motion.Straight motion(Fields fields) {
+        Fields range = fields.object("range", RANGE).orElse(fields);
+        boolean said = range != fields;
+        return new Motion.Straight(
+                new Motion.Range(
+                        said ? number(range, "droopMm", 0, 300, 60) : 60,
+                        said ? number(range, "bumpMm", 0, 300, 70) : 70,
+                        Math.toRadians(said ? number(range, "steerDeg", 0, 60, 38) : 38),
+                        Math.toRadians(said ? number(range, "rollDeg", 0, 15, 3) : 3)),
+                Math.toRadians(said ? number(range, "camberDegPerMm", -0.2, 0.2, 0) : 0),
+                said ? number(range, "steerAxisMm", -100, 300, 60) : 60);
+    }
+
+    private static double number(Fields of, String name, double least, double most, double usual) {
+        return of.number(name, least, most).map(BigDecimal::doubleValue).orElse(usual);
+    }
+
+    private static Map<String, Object> place(Verdict verdict, double clock) {
+        Map<String, Object> one = new LinkedHashMap<>();
+        one.put("place", verdict.place().name());
+        one.put("clock", BigDecimal.valueOf(clock));
+        one.put("verdict", verdict.word().name().toLowerCase(Locale.ROOT));
+        one.put("mayTouch", verdict.mayTouch());
+        one.put("leastGapMm", TyreAnswer.round(verdict.least().gap(), 1));
+        one.put("standardUncertaintyMm", TyreAnswer.round(verdict.standard(), 2));
+        one.put("neededMm", TyreAnswer.round(verdict.needed(), 3));
+        one.put("bumpMm", TyreAnswer.round(verdict.least().bump(), 0));
+        one.put("steerDeg", TyreAnswer.round(Math.toDegrees(verdict.least().steer()), 0));
+        one.put("rollDeg", TyreAnswer.round(Math.toDegrees(verdict.least().roll()), 0));
+        return one;
+    }
+
+    private static Map<String, Object> cure(Cure cure) {
+        Map<String, Object> one = new LinkedHashMap<>();
+        one.put("do", cure.doses().stream().map(ClearanceAnswer::dose).toList());
+        one.put("structural", cure.doses().stream().anyMatch(d -> d.remedy().structural()));
+        one.put("tightestGapMm", TyreAnswer.round(cure.proof().get(0).least().gap(), 1));
+        return one;
+    }
+
+    private static Map<String, Object> dose(Cure.Dose dose) {
+        Map<String, Object> one = new LinkedHashMap<>();
+        one.put("remedy", dose.remedy().name());
+        boolean degrees = dose.remedy() == Remedy.CAMBER;
+        one.put(
+                degrees ? "degrees" : "mm",
+                degrees ? TyreAnswer.round(dose.amount() / 10.0, 1) : BigDecimal.valueOf(dose.amount()));
+        return one;
+    }
+}
