@@ -82,16 +82,23 @@ final class ClearanceAnswer {
     }
 
     private static Motion.Straight motion(Fields fields) {
-        Fields range = fields.object("range", RANGE).orElse(fields);
-        boolean said = range != fields;
-        return new Motion.Straight(
-                new Motion.Range(
-                        said ? number(range, "droopMm", 0, 300, 60) : 60,
-                        said ? number(range, "bumpMm", 0, 300, 70) : 70,
-                        Math.toRadians(said ? number(range, "steerDeg", 0, 60, 38) : 38),
-                        Math.toRadians(said ? number(range, "rollDeg", 0, 15, 3) : 3)),
-                Math.toRadians(said ? number(range, "camberDegPerMm", -0.2, 0.2, 0) : 0),
-                said ? number(range, "steerAxisMm", -100, 300, 60) : 60);
+        Motion.Range usual = Motion.Range.usual(true);
+        return fields.object("range", RANGE)
+                .map(range -> new Motion.Straight(
+                        new Motion.Range(
+                                number(range, "droopMm", 0, 300, usual.droop()),
+                                number(range, "bumpMm", 0, 300, usual.bump()),
+                                radians(range, "steerDeg", 0, 60, usual.steer()),
+                                radians(range, "rollDeg", 0, 15, usual.roll())),
+                        radians(range, "camberDegPerMm", -0.2, 0.2, 0),
+                        number(range, "steerAxisMm", -100, 300, Motion.Straight.USUAL_AXIS)))
+                .orElseGet(() -> new Motion.Straight(usual, 0, Motion.Straight.USUAL_AXIS));
+    }
+
+    private static double radians(Fields of, String name, double least, double most, double usual) {
+        return of.number(name, least, most)
+                .map(degrees -> Math.toRadians(degrees.doubleValue()))
+                .orElse(usual);
     }
 
     private static double number(Fields of, String name, double least, double most, double usual) {

@@ -2,6 +2,7 @@ package abbex.app.measure;
 
 import abbex.app.arrive.Job;
 import abbex.app.arrive.Jobs;
+import abbex.app.arrive.VehicleFacts;
 import abbex.app.page.NotHere;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
@@ -102,7 +103,9 @@ class MeasurePages {
 
         /** Where a reading belongs; nothing that this vehicle does not have. */
         Spot spot(String place, String way) {
-            return rounds().stream()
+            VehicleFacts vehicle = job.vehicle();
+            List<PointMethod> every = all.rules().everyPoint(vehicle.kind(), vehicle.id());
+            return Round.all(vehicle.kind(), every, all.rules().walk()).stream()
                     .flatMap(round -> round.spots().stream())
                     .filter(s ->
                             s.place().code().equals(place) && s.way().code().equals(way))
@@ -112,12 +115,12 @@ class MeasurePages {
 
         /** The round that was asked for, else one that the spot belongs to. */
         Round around(Spot spot, @Nullable String asked) {
-            return asked != null
-                    ? round(asked).orElseThrow(NotHere::new)
-                    : rounds().stream()
+            return Optional.ofNullable(asked)
+                    .flatMap(this::round)
+                    .or(() -> rounds().stream()
                             .filter(r -> r.spots().contains(spot))
-                            .findFirst()
-                            .orElseThrow(NotHere::new);
+                            .findFirst())
+                    .orElseGet(() -> chosen(this, null));
         }
 
         /** What keeps the choice of the base in an address. */

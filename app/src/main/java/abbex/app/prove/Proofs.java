@@ -22,13 +22,6 @@ public class Proofs {
     /** The range that a corner is swept over, each by its name. */
     static final List<String> RANGE = List.of("lower", "bump", "droop", "steer", "roll");
 
-    /** A corner of a common car until somebody says better: mm and degrees (ours). */
-    private static final Map<String, Double> USUAL =
-            Map.of("lower", 0.0, "bump", 70.0, "droop", 60.0, "steer", 38.0, "roll", 3.0);
-
-    /** From the hub's face in to where a wheel turns about, in mm (ours). */
-    private static final double STEER_AXIS = 60;
-
     private final Probes probes;
     private final Fitments fitments;
     private final Words words;
@@ -43,7 +36,14 @@ public class Proofs {
     public record Proof(String corner, List<ProvePage.Spot> places) {}
 
     static double usual(String name, Corner corner) {
-        return name.equals("steer") && corner.end() == End.REAR ? 0 : USUAL.get(name);
+        Motion.Range usual = Motion.Range.usual(corner.end() == End.FRONT);
+        return switch (name) {
+            case "bump" -> usual.bump();
+            case "droop" -> usual.droop();
+            case "steer" -> Math.rint(Math.toDegrees(usual.steer()));
+            case "roll" -> Math.rint(Math.toDegrees(usual.roll()));
+            default -> 0;
+        };
     }
 
     static Motion.Straight motion(Map<String, Double> range) {
@@ -54,7 +54,7 @@ public class Proofs {
                         Math.toRadians(range.get("steer")),
                         Math.toRadians(range.get("roll"))),
                 0,
-                STEER_AXIS);
+                Motion.Straight.USUAL_AXIS);
     }
 
     static List<Corner> corners(Job job) {

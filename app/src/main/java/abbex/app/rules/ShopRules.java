@@ -49,6 +49,14 @@ public record ShopRules(
                 .toList();
     }
 
+    /** The same with those that were taken out of use: what was typed for them meanwhile still counts. */
+    public List<PointMethod> everyPoint(VehicleKind kind, UUID vehicle) {
+        return points.stream()
+                .filter(p -> p.of(kind, vehicle))
+                .map(OwnPoint::way)
+                .toList();
+    }
+
     /** The way to measure of a code: a method, a point that comes with the program, or one of the shop's own. */
     public Optional<Way> way(String code) {
         return Stream.<Way>of(Method.values())

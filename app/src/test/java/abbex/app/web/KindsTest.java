@@ -6,12 +6,14 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import abbex.app.support.Screen;
 import abbex.app.support.Shop;
+import abbex.app.support.Visitor;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.Arrays;
 import java.util.List;
+import java.util.UUID;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
@@ -338,12 +340,29 @@ class KindsTest {
         page.locator("#pointName").fill("Splitter <EDGE>");
         page.getByText("Name it and measure").click();
         assertThat(page.locator("#pointName-bad")).containsText("There is a point called");
+        String way = page.locator("#arch-vehicle [name=method]").first().inputValue();
         page.getByLabel("Take splitter <edge> out of use").click();
         assertThat(page.locator(".chips")).not().containsText("splitter");
+        // What waited on a device for that point meanwhile is stored all the same.
+        String readings = page.url().replaceAll("\\?.*", "").replace(Shop.address(), "") + "/readings";
+        assertEquals(
+                302,
+                Visitor.signedIn("orla")
+                        .post(
+                                readings,
+                                "corner",
+                                "vehicle",
+                                "method",
+                                way,
+                                "raw",
+                                "3 3/16",
+                                "client",
+                                "" + UUID.randomUUID())
+                        .statusCode());
         // The page's script is there: no hand is quicker.
         assertThat(page.locator("#tape-toggle")).isVisible();
         page.keyboard().press("Alt+h");
         assertThat(page.locator(".drops.points")).containsText("Splitter <edge>");
-        assertThat(page.locator(".drops.points")).containsText("↓ 1 1⁄4″");
+        assertThat(page.locator(".drops.points")).containsText("↓ 1 5⁄16″");
     }
 }

@@ -7,6 +7,11 @@ package abbex.core.clearance;
 public interface Motion {
     /** How far the wheel may go: bump and droop from ride height in mm, steer to either side in radians, roll in radians. */
     record Range(double droop, double bump, double steer, double roll) {
+        /** A corner of a common car until somebody says better (ours); a rear one does not steer. */
+        public static Range usual(boolean steered) {
+            return new Range(60, 70, steered ? Math.toRadians(38) : 0, Math.toRadians(3));
+        }
+
         public Range {
             if (!(droop >= 0 && bump >= 0 && steer >= 0 && steer < Math.PI / 2 && roll >= 0 && roll < 0.5)) {
                 throw new IllegalArgumentException(
@@ -51,6 +56,9 @@ public interface Motion {
      * @param axis of steer inboard of the hub's face, in mm
      */
     record Straight(Range range, double camber, double camberPerMm, double axis) implements Motion {
+        /** How far inboard of the hub's face a wheel turns about, until somebody says better (ours). */
+        public static final double USUAL_AXIS = 60;
+
         /** Upright at ride height. */
         public Straight(Range range, double camberPerMm, double axis) {
             this(range, 0, camberPerMm, axis);
@@ -68,7 +76,8 @@ public interface Motion {
             double xs = x * c + from * s;
             double ys = -x * s + from * c - axis;
             // Camber and roll about the wheel's centre line.
-            double lean = camber + camberPerMm * bump + roll;
+            // A body that leans out is a wheel that leans in.
+            double lean = camber + camberPerMm * bump - roll;
             double cl = Math.cos(lean);
             double sl = Math.sin(lean);
             point[0] = xs;

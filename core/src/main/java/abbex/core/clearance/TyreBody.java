@@ -7,7 +7,8 @@ import abbex.core.wheels.Fitment;
  * quarter of a circle that they touch tangentially. Axial positions are outboard of the hub's face, radii from the axis, all
  * in millimetres.
  *
- * <p>The flat tread and upright sidewalls lie on or outside a real tyre's, so gaps are never told too large.
+ * <p>The flat tread and upright sidewalls lie on or outside a real tyre's. A tyre with squarer shoulders than are reckoned here
+ * reaches a few millimetres further there: such a place is probed from its shoulder.
  *
  * @param middle axial position of the middle plane
  * @param half half of the section width, positive
@@ -17,8 +18,8 @@ import abbex.core.wheels.Fitment;
  * @param heel radius of the corners at the bead
  */
 public record TyreBody(double middle, double half, double bead, double outside, double shoulder, double heel) {
-    /** Shoulder as a part of the section height (ours; common sections lie near it). */
-    private static final double SHOULDER = 0.3;
+    /** Shoulder as a part of the section height (ours: squarer than most, so that a shoulder's gap is not told too large). */
+    private static final double SHOULDER = 0.15;
 
     /** Corner at the bead in mm (ours): the same for all, so that a larger tyre is nowhere smaller. */
     private static final double HEEL = 18;

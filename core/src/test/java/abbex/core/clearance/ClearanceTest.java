@@ -199,6 +199,18 @@ class ClearanceTest {
         }
     }
 
+    /** A body that leans out over its wheel carries what stands over the tyre outboard; right lock carries the right edge out. */
+    @Test
+    void roll_and_steer_go_the_way_they_are_called() {
+        Motion upright = new Motion.Straight(RANGE, 0, 0);
+        double[] over = {0, 0, 400};
+        upright.toWheel(over, 0, 0, Math.toRadians(3));
+        assertEquals(400 * Math.sin(Math.toRadians(3)), over[1], 1e-9);
+        double[] beside = {300, 0, 0};
+        upright.toWheel(beside, 0, Math.toRadians(30), 0);
+        assertEquals(-150, beside[1], 1e-9, "the wheel's right edge went out, so the point lies inboard of it");
+    }
+
     @Test
     void the_four_words() {
         Sweep.Least at20 = new Sweep.Least(20, 0, 0, 0);
