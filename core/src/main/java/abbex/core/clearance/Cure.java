@@ -9,7 +9,7 @@ import java.util.List;
  * @param proof every place swept again with them done, worst first
  */
 public record Cure(List<Dose> doses, List<Verdict> proof) {
-    /** So much of a remedy: millimetres, for camber tenths of a degree. */
+    /** So much of a remedy: millimetres, for camber tenths of a degree, for the aspect its points. */
     public record Dose(Remedy remedy, int steps) {
         public int amount() {
             return remedy.amount(steps);

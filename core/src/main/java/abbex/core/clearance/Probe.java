@@ -12,6 +12,8 @@ import abbex.core.units.Length;
  * @param bump how far the wheel stood over the corner's ride height of today, positive up; nought when it was measured so
  */
 public record Probe(ProbePlace place, double clock, TyreBody.Face face, Length gap, Length bump) {
+    private static final double SAME_HOUR = 0.5;
+
     public Probe {
         if (!(clock > 0 && clock <= 12)) {
             throw new IllegalArgumentException("probe: clock " + clock + "; more than 0, at most 12");
@@ -33,5 +35,15 @@ public record Probe(ProbePlace place, double clock, TyreBody.Face face, Length g
         return new double[] {
             radius * Math.sin(angle), tyre.axialAt(face, gap.mm()), radius * Math.cos(angle) + bump.mm()
         };
+    }
+
+    Probe withGap(double mm) {
+        return new Probe(place, clock, face, Length.ofRoundedMm(mm), bump);
+    }
+
+    /** True when both speak of the same spot of the same part, as near as anybody says an hour. */
+    public boolean sameSpot(Probe other) {
+        double apart = Math.abs(clock - other.clock) % 12;
+        return place == other.place && Math.min(apart, 12 - apart) <= SAME_HOUR;
     }
 }

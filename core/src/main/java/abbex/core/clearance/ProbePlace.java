@@ -26,11 +26,22 @@ public enum ProbePlace implements Place {
     /** What the obstacle moves with. */
     public enum Carrier {
         /** Stays with the body: all of bump and steer goes on between it and the wheel. */
-        BODY,
+        BODY(1),
         /** Goes with the wheel: nothing moves between them. */
-        KNUCKLE,
+        KNUCKLE(0),
         /** Goes up half as far as the wheel and does not steer (ours: an arm at half its length). */
-        ARM
+        ARM(0.5);
+
+        private final double withBody;
+
+        Carrier(double withBody) {
+            this.withBody = withBody;
+        }
+
+        /** How much of the body's own move up or down it makes against the wheel. */
+        double withBody() {
+            return withBody;
+        }
     }
 
     private final Carrier carrier;

@@ -2,6 +2,7 @@ package abbex.core.clearance;
 
 import abbex.core.clearance.ProbePlace.Carrier;
 import java.util.PriorityQueue;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The least gap between a tyre and an obstacle's point over all that the corner may do.
@@ -33,7 +34,8 @@ public final class Sweep {
      */
     public record Least(double gap, double bump, double steer, double roll) {}
 
-    private record Box(double bound, double[] low, double[] high) {}
+    /** Poses between two corners of the range, the lower first: bump, steer, roll. */
+    private record Box(double bound, double b0, double s0, double r0, double b1, double s1, double r1) {}
 
     /**
      * Sweeps one obstacle.
@@ -61,30 +63,45 @@ public final class Sweep {
     public static double gap(
             TyreBody tyre, double[] point, Carrier carrier, Motion motion, double bump, double steer, double roll) {
         double[] p = point.clone();
-        return at(tyre, point, p, carrier, motion, bump, steer, roll);
+        put(point, p, carrier, motion, bump, steer, roll, null);
+        return tyre.distance(p[1], Math.sqrt(p[0] * p[0] + p[2] * p[2]));
     }
 
-    private static double at(
-            TyreBody tyre,
+    /**
+     * Where an obstacle lies in the plane of the wheel's axis at a pose.
+     *
+     * @return outboard of the hub's face, and from the axis, in mm
+     */
+    public static double[] inSection(
+            double[] point, Carrier carrier, Motion motion, double bump, double steer, double roll) {
+        double[] p = point.clone();
+        put(point, p, carrier, motion, bump, steer, roll, null);
+        return new double[] {p[1], Math.sqrt(p[0] * p[0] + p[2] * p[2])};
+    }
+
+    private static void put(
             double[] point,
             double[] p,
             Carrier carrier,
             Motion motion,
             double bump,
             double steer,
-            double roll) {
-        put(point, p, carrier, motion, bump, steer, roll);
-        return tyre.distance(p[1], Math.sqrt(p[0] * p[0] + p[2] * p[2]));
-    }
-
-    private static void put(
-            double[] point, double[] p, Carrier carrier, Motion motion, double bump, double steer, double roll) {
+            double roll,
+            double @Nullable [] slopes) {
         p[0] = point[0];
         p[1] = point[1];
         p[2] = point[2];
         switch (carrier) {
-            case BODY -> motion.toWheel(p, bump, steer, roll);
-            case ARM -> motion.toWheel(p, bump / 2, steer, 0);
+            case BODY -> motion.toWheel(p, bump, steer, roll, slopes);
+            case ARM -> {
+                motion.toWheel(p, bump / 2, steer, 0, slopes);
+                if (slopes != null) {
+                    for (int i = 0; i < 3; i++) {
+                        slopes[i] /= 2;
+                        slopes[6 + i] = 0;
+                    }
+                }
+            }
             case KNUCKLE -> {
                 // Nothing moves between them.
             }
@@ -97,11 +114,13 @@ public final class Sweep {
         private final double[] point;
         private final Carrier carrier;
         private final Motion motion;
-        private final double[] scratch = new double[3];
-        private final double[] before = new double[3];
+        private final double[] at = new double[3];
+        private final double[] slopes = new double[9];
         private final double[] gradient = new double[2];
         private final double far;
-        private final double[] reach;
+        private final double ofBump;
+        private final double ofSteer;
+        private final double ofRoll;
         /** Once a gap under this was found nobody asks how small it is; once none can be, nobody asks where. */
         private double enough = Double.NEGATIVE_INFINITY;
 
@@ -115,38 +134,21 @@ public final class Sweep {
             Motion.Range range = motion.range();
             far = Math.sqrt(point[0] * point[0] + point[1] * point[1] + point[2] * point[2])
                     + Math.max(range.bump(), range.droop());
-            // A mm of bump moves the point by a mm, and a little more where camber comes with it.
-            double lean = motion instanceof Motion.Straight straight
-                    ? Math.abs(straight.camberPerMm()) * motion.reachOfRoll(far)
-                    : 0;
-            reach = new double[] {1 + lean, motion.reachOfSteer(far), motion.reachOfRoll(far)};
+            ofBump = motion.reachOfBump(far);
+            ofSteer = motion.reachOfSteer(far);
+            ofRoll = motion.reachOfRoll(far);
         }
 
         Least solve() {
             Motion.Range range = motion.range();
             PriorityQueue<Box> open = new PriorityQueue<>((a, b) -> Double.compare(a.bound, b.bound));
-            open.add(box(
-                    new double[] {-range.droop(), -range.steer(), -range.roll()},
-                    new double[] {range.bump(), range.steer(), range.roll()}));
+            open.add(box(-range.droop(), -range.left(), -range.roll(), range.bump(), range.right(), range.roll()));
             int boxes = 0;
             while (!open.isEmpty()
                     && open.peek().bound < least.gap - tolerance(least.gap)
                     && (enough == Double.NEGATIVE_INFINITY || least.gap >= enough && open.peek().bound < enough)
                     && boxes++ < MOST_BOXES) {
-                Box box = open.poll();
-                int widest = 0;
-                for (int i = 1; i < 3; i++) {
-                    if (span(box, i) > span(box, widest)) {
-                        widest = i;
-                    }
-                }
-                double middle = (box.low[widest] + box.high[widest]) / 2;
-                double[] under = box.high.clone();
-                double[] over = box.low.clone();
-                under[widest] = middle;
-                over[widest] = middle;
-                open.add(box(box.low, under));
-                open.add(box(over, box.high));
+                halve(open.poll(), open);
             }
             // Should it ever give up, what is still open may hide so much.
             double hidden = boxes >= MOST_BOXES && !open.isEmpty() ? open.peek().bound : least.gap;
@@ -155,49 +157,60 @@ public final class Sweep {
                     : least;
         }
 
-        private double span(Box box, int i) {
-            return (box.high[i] - box.low[i]) * reach[i];
+        /** Across what moves the point furthest. */
+        private void halve(Box x, PriorityQueue<Box> open) {
+            double bump = (x.b1 - x.b0) * ofBump;
+            double steer = (x.s1 - x.s0) * ofSteer;
+            double roll = (x.r1 - x.r0) * ofRoll;
+            if (bump >= steer && bump >= roll) {
+                double middle = (x.b0 + x.b1) / 2;
+                open.add(box(x.b0, x.s0, x.r0, middle, x.s1, x.r1));
+                open.add(box(middle, x.s0, x.r0, x.b1, x.s1, x.r1));
+            } else if (steer >= roll) {
+                double middle = (x.s0 + x.s1) / 2;
+                open.add(box(x.b0, x.s0, x.r0, x.b1, middle, x.r1));
+                open.add(box(x.b0, middle, x.r0, x.b1, x.s1, x.r1));
+            } else {
+                double middle = (x.r0 + x.r1) / 2;
+                open.add(box(x.b0, x.s0, x.r0, x.b1, x.s1, middle));
+                open.add(box(x.b0, x.s0, middle, x.b1, x.s1, x.r1));
+            }
         }
 
-        private Box box(double[] low, double[] high) {
-            double bump = (low[0] + high[0]) / 2;
-            double steer = (low[1] + high[1]) / 2;
-            double roll = (low[2] + high[2]) / 2;
-            double gap = at(tyre, point, scratch, carrier, motion, bump, steer, roll);
+        private Box box(double b0, double s0, double r0, double b1, double s1, double r1) {
+            double bump = (b0 + b1) / 2;
+            double steer = (s0 + s1) / 2;
+            double roll = (r0 + r1) / 2;
+            put(point, at, carrier, motion, bump, steer, roll, slopes);
+            double radius = Math.sqrt(at[0] * at[0] + at[2] * at[2]);
+            double gap = tyre.distance(at[1], radius);
             if (gap < least.gap) {
                 least = new Least(gap, bump, steer, roll);
             }
-            if (carrier == Carrier.KNUCKLE) {
-                return new Box(gap, low, high);
+            double bound = gap;
+            if (carrier != Carrier.KNUCKLE) {
+                double hb = (b1 - b0) / 2;
+                double hs = (s1 - s0) / 2;
+                double hr = (r1 - r0) / 2;
+                bound = Math.max(gap - hb * ofBump - hs * ofSteer - hr * ofRoll, overTangent(radius, hb, hs, hr));
             }
-            double[] half = {(high[0] - low[0]) / 2, (high[1] - low[1]) / 2, (high[2] - low[2]) / 2};
-            double hides = half[0] * reach[0] + half[1] * reach[1] + half[2] * reach[2];
-            return new Box(Math.max(gap - hides, overTangent(bump, steer, roll, half)), low, high);
+            return new Box(bound, b0, s0, r0, b1, s1, r1);
         }
 
-        /** What the convex distance cannot fall under anywhere in the box. */
-        private double overTangent(double bump, double steer, double roll, double[] half) {
-            place(scratch, bump, steer, roll);
-            double radius = Math.sqrt(scratch[0] * scratch[0] + scratch[2] * scratch[2]);
-            double bound = tyre.filled(scratch[1], radius, gradient);
-            double gx = radius == 0 ? 0 : gradient[1] * scratch[0] / radius;
+        /** What the convex distance cannot fall under anywhere in the box whose middle was put last. */
+        private double overTangent(double radius, double bump, double steer, double roll) {
+            double gap = tyre.filled(at[1], radius, gradient);
+            double gx = radius == 0 ? 0 : gradient[1] * at[0] / radius;
             double gy = gradient[0];
-            double gz = radius == 0 ? 0 : gradient[1] * scratch[2] / radius;
-            for (int i = 0; i < 3; i++) {
-                double step = i == 0 ? 1e-3 : 1e-6;
-                place(before, bump - (i == 0 ? step : 0), steer - (i == 1 ? step : 0), roll - (i == 2 ? step : 0));
-                place(scratch, bump + (i == 0 ? step : 0), steer + (i == 1 ? step : 0), roll + (i == 2 ? step : 0));
-                double slope =
-                        (gx * (scratch[0] - before[0]) + gy * (scratch[1] - before[1]) + gz * (scratch[2] - before[2]))
-                                / (2 * step);
-                bound -= Math.abs(slope) * half[i];
-            }
-            // A hair for the differences that stand for derivatives.
-            return bound - motion.bend(far, half[0], half[1], half[2]) - 1e-5 * (1 + half[0]);
-        }
-
-        private void place(double[] p, double bump, double steer, double roll) {
-            put(point, p, carrier, motion, bump, steer, roll);
+            double gz = radius == 0 ? 0 : gradient[1] * at[2] / radius;
+            double byBump = gx * slopes[0] + gy * slopes[1] + gz * slopes[2];
+            double bySteer = gx * slopes[3] + gy * slopes[4] + gz * slopes[5];
+            double byRoll = gx * slopes[6] + gy * slopes[7] + gz * slopes[8];
+            return gap
+                    - Math.abs(byBump) * bump
+                    - Math.abs(bySteer) * steer
+                    - Math.abs(byRoll) * roll
+                    - motion.bend(far, bump, steer, roll);
         }
     }
 }

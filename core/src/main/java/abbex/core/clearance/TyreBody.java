@@ -44,6 +44,24 @@ public record TyreBody(double middle, double half, double bead, double outside, 
         INNER_SIDEWALL
     }
 
+    /**
+     * What is put over a tyre.
+     *
+     * @param tread beyond the tread's face, mm
+     * @param sidewall beyond each sidewall, mm
+     */
+    public record Worn(double tread, double sidewall) {
+        public static final Worn NOTHING = new Worn(0, 0);
+
+        /** A traction device of SAE J683 class S (from memory). */
+        public static final Worn CHAINS = new Worn(37, 15);
+    }
+
+    /** The same with something put over it. */
+    TyreBody with(Worn worn) {
+        return new TyreBody(middle, half + worn.sidewall(), bead, outside + worn.tread(), shoulder, heel);
+    }
+
     /** As it stands on the car now, measured against: neither grown nor loaded. */
     public static TyreBody of(Fitment fitment) {
         return of(

@@ -10,7 +10,7 @@ package abbex.core.clearance;
  */
 public record Verdict(ProbePlace place, Sweep.Least least, double standard, double needed) {
     /** One-sided, 95 % of a normal distribution. */
-    private static final double SURE = 1.645;
+    static final double SURE = 1.645;
 
     /** The four things that are said. */
     public enum Word {

@@ -1,0 +1,122 @@
+package abbex.core.clearance;
+
+import abbex.core.clearance.ProbePlace.Carrier;
+import abbex.core.units.Length;
+import abbex.core.wheels.Fitment;
+import java.util.Optional;
+
+/**
+ * What a drive says of a corner. A place that left a mark was just reached by the pose that comes nearest to it among all that
+ * were driven: that fixes the place, and names the pose. A place that left none lies at least that far away.
+ *
+ * @param on the wheel and tyre that were driven
+ * @param lowered how far the body had come down by then from where it was first measured, in mm
+ * @param motion with the range that was driven
+ */
+public record RoadTest(Fitment on, double lowered, Motion.Straight motion) {
+    /** How well a mark or its absence places a part, one standard deviation in mm (ours). */
+    private static final double MARK = 2.0;
+
+    /** Nothing further from a tyre at ride leaves a mark on it, in mm. */
+    private static final double FARTHEST = 400;
+
+    private static final double STEP = 5;
+
+    /** What of a pose made the mark: that without which the most air would be left. */
+    public enum Cause {
+        STANDING,
+        BUMP,
+        DROOP,
+        LOCK,
+        LEAN
+    }
+
+    /**
+     * A mark read.
+     *
+     * @param probed the place that it fixes
+     * @param pose that made it
+     * @param cause what of the pose made it
+     * @param without so much air would be left without that, in mm
+     */
+    public record Mark(Probed probed, Sweep.Least pose, Cause cause, double without) {}
+
+    /**
+     * A mark where nobody had probed.
+     *
+     * @param clock where it lies on the wheel as seen from outside, standing
+     * @return empty when nothing that was driven reaches there
+     */
+    public Optional<Mark> mark(ProbePlace place, double clock, TyreBody.Face face) {
+        Probe at = new Probe(place, clock, face, Length.ZERO, Length.ZERO);
+        return reached(new Probed(at, on, lowered, MARK));
+    }
+
+    /** A mark at a place that had been probed: its gap is what the mark says. */
+    public Optional<Mark> mark(Probed known) {
+        return reached(known);
+    }
+
+    /** A probed place that left no mark: its gap is at least so large that nothing driven reached it. */
+    public Probed unmarked(Probed known) {
+        return least(known).gap() >= 0
+                ? known
+                : reached(known).map(Mark::probed).orElse(known);
+    }
+
+    /** True when all of a range was driven, on these wheels and as low. */
+    public boolean proves(Fitment planned, double lower, Motion.Range range) {
+        return on.equals(planned) && lowered >= lower && motion.range().holds(range);
+    }
+
+    private Sweep.Least least(Probed probed) {
+        return Sweep.run(
+                TyreBody.of(on), probed.at(lowered), probed.probe().place().carrier(), motion);
+    }
+
+    /** The gap at which the nearest pose driven just touches, sought from far away inwards. */
+    private Optional<Mark> reached(Probed known) {
+        double out = FARTHEST;
+        while (out > 0 && gapAt(known, out - STEP) > 0) {
+            out -= STEP;
+        }
+        if (out <= 0 || out == FARTHEST) {
+            return Optional.empty();
+        }
+        double in = out - STEP;
+        for (int i = 0; i < 20; i++) {
+            double middle = (in + out) / 2;
+            if (gapAt(known, middle) > 0) {
+                out = middle;
+            } else {
+                in = middle;
+            }
+        }
+        Probed fixed = at(known, out);
+        return Optional.of(read(fixed, least(fixed)));
+    }
+
+    private double gapAt(Probed known, double gap) {
+        return gap < 0 ? 0 : least(at(known, gap)).gap();
+    }
+
+    private static Probed at(Probed known, double gap) {
+        return new Probed(known.probe().withGap(gap), known.from(), known.stood(), MARK);
+    }
+
+    private Mark read(Probed probed, Sweep.Least pose) {
+        double[] point = probed.at(lowered);
+        Carrier carrier = probed.probe().place().carrier();
+        TyreBody tyre = TyreBody.of(on);
+        double noBump = Sweep.gap(tyre, point, carrier, motion, 0, pose.steer(), pose.roll());
+        double noSteer = Sweep.gap(tyre, point, carrier, motion, pose.bump(), 0, pose.roll());
+        double noRoll = Sweep.gap(tyre, point, carrier, motion, pose.bump(), pose.steer(), 0);
+        double most = Math.max(noBump, Math.max(noSteer, noRoll));
+        Cause cause = most < 1
+                ? Cause.STANDING
+                : most == noSteer
+                        ? Cause.LOCK
+                        : most == noRoll ? Cause.LEAN : pose.bump() < 0 ? Cause.DROOP : Cause.BUMP;
+        return new Mark(probed, pose, cause, most);
+    }
+}

@@ -1,0 +1,111 @@
+package abbex.core.clearance;
+
+import static abbex.core.clearance.ClearanceTest.fitment;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import abbex.core.clearance.RoadTest.Cause;
+import abbex.core.clearance.RoadTest.Mark;
+import abbex.core.clearance.TyreBody.Face;
+import abbex.core.units.Length;
+import abbex.core.wheels.Fitment;
+import java.util.Optional;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+
+/** What a drive says: marks fix places, the pose that made them is named, no mark proves as far as was driven. */
+class RoadTestTest {
+    private static final Fitment ON = fitment("225/45R17 91W", "7.5Jx17 ET45");
+    private static final Motion.Range DRIVEN =
+            new Motion.Range(40, 45, Math.toRadians(32), Math.toRadians(38), Math.toRadians(2.5));
+
+    private static RoadTest drive(double lowered) {
+        return new RoadTest(ON, lowered, new Motion.Straight(DRIVEN, 0, Math.toRadians(-0.02), 0, 60));
+    }
+
+    private static Probed probed(ProbePlace place, double clock, Face face, double mm) {
+        return Probed.byHand(new Probe(place, clock, face, Length.ofRoundedMm(mm), Length.ZERO), ON);
+    }
+
+    /** Round trip: a place of which the nearest driven pose just touches is found again from its mark. */
+    @Test
+    void a_mark_puts_a_place_where_the_nearest_pose_driven_just_touches_it() {
+        Random random = new Random(75);
+        int read = 0;
+        for (int i = 0; i < 200; i++) {
+            ProbePlace place = random.nextBoolean() ? ProbePlace.FENDER_LIP : ProbePlace.LINER_FRONT;
+            Face face = Face.values()[random.nextInt(5)];
+            double clock = 1 + 0.5 * random.nextInt(22);
+            double lowered = random.nextInt(40);
+            Optional<Mark> mark = drive(lowered).mark(place, clock, face);
+            if (mark.isEmpty()) {
+                continue;
+            }
+            read++;
+            Sweep.Least again = Sweep.run(
+                    TyreBody.of(ON),
+                    mark.get().probed().at(lowered),
+                    place.carrier(),
+                    drive(lowered).motion());
+            assertEquals(0, again.gap(), 0.2, place + " at " + clock + " " + face);
+            assertEquals(lowered, mark.get().probed().stood());
+        }
+        assertTrue(read > 150, read + " read");
+    }
+
+    @Test
+    void the_pose_is_named_from_where_the_mark_lies() {
+        // Over the tread's middle only bump reaches.
+        Mark over = drive(0).mark(ProbePlace.INNER_ARCH, 12, Face.TREAD).orElseThrow();
+        assertEquals(Cause.BUMP, over.cause());
+        assertEquals(45, over.pose().bump(), 2);
+        // Ahead of the wheel, beside the tread, only a lock does.
+        Mark ahead =
+                drive(0).mark(ProbePlace.LINER_FRONT, 3, Face.INNER_SIDEWALL).orElseThrow();
+        assertEquals(Cause.LOCK, ahead.cause());
+        assertTrue(ahead.without() > 20, ahead.toString());
+        // At the top of the outer sidewall the tyre leans out: a corner made it, not bumps.
+        Mark beside = new RoadTest(
+                        ON, 0, new Motion.Straight(new Motion.Range(0, 0, 0, 0, Math.toRadians(2.5)), 0, 0, 0, 60))
+                .mark(ProbePlace.FENDER_LIP, 12, Face.OUTER_SIDEWALL)
+                .orElseThrow();
+        assertEquals(Cause.LEAN, beside.cause());
+        assertTrue(beside.pose().roll() < 0, "the body leans in over its wheel");
+    }
+
+    @Test
+    void no_mark_moves_a_place_that_was_said_to_be_nearer_and_leaves_the_others() {
+        Probed near = probed(ProbePlace.INNER_ARCH, 12, Face.TREAD, 30);
+        Probed far = probed(ProbePlace.INNER_ARCH, 12, Face.TREAD, 80);
+        RoadTest drive = drive(0);
+        assertEquals(far, drive.unmarked(far));
+        Probed moved = drive.unmarked(near);
+        assertTrue(moved.probe().gap().mm() > 40, moved.toString());
+        assertEquals(
+                moved.probe().gap().mm(),
+                drive.mark(near).orElseThrow().probed().probe().gap().mm(),
+                1e-6,
+                "the least that no mark allows is what a mark would say");
+        // A mark brings a place nearer that was probed too far away.
+        assertTrue(drive.mark(far).orElseThrow().probed().probe().gap().mm() < 60);
+    }
+
+    @Test
+    void proven_is_what_was_driven_and_no_further() {
+        RoadTest drive = drive(30);
+        assertTrue(drive.proves(ON, 30, DRIVEN));
+        assertTrue(!drive.proves(ON, 31, DRIVEN), "lower than was driven");
+        assertTrue(!drive.proves(ON, 30, new Motion.Range(40, 46, DRIVEN.left(), DRIVEN.right(), DRIVEN.roll())));
+        assertTrue(!drive.proves(fitment("235/45R17 94W", "7.5Jx17 ET45"), 30, DRIVEN));
+    }
+
+    @Test
+    void a_knuckle_keeps_its_distance_whatever_was_driven() {
+        assertTrue(drive(0).mark(ProbePlace.STRUT, 12, Face.INNER_SIDEWALL).isPresent());
+        assertEquals(
+                Cause.STANDING,
+                drive(0).mark(ProbePlace.STRUT, 12, Face.INNER_SIDEWALL)
+                        .orElseThrow()
+                        .cause());
+    }
+}

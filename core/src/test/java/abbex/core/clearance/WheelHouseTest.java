@@ -1,0 +1,233 @@
+package abbex.core.clearance;
+
+import static abbex.core.clearance.ClearanceTest.fitment;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import abbex.core.clearance.TyreBody.Face;
+import abbex.core.clearance.TyreBody.Worn;
+import abbex.core.clearance.Verdict.Word;
+import abbex.core.units.Length;
+import abbex.core.vehicle.Corner;
+import abbex.core.wheels.Fitment;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** A corner with what was probed there: remedies, both sides, what is put over a tyre, probes that contradict each other. */
+class WheelHouseTest {
+    private static final Motion.Straight MOTION = new Motion.Straight(
+            new Motion.Range(60, 70, Math.toRadians(32), Math.toRadians(38), Math.toRadians(3)),
+            Math.toRadians(-0.02),
+            60);
+    private static final Fitment NOW = fitment("225/45R17 91W", "7.5Jx17 ET45");
+
+    private static Probe probe(ProbePlace place, double clock, Face face, long mm) {
+        return new Probe(place, clock, face, Length.ofMm(mm), Length.ZERO);
+    }
+
+    @Test
+    void lowering_and_a_wider_tyre_turn_clear_into_touching() {
+        List<Probe> probes = List.of(
+                new Probe(ProbePlace.FENDER_LIP, 12, Face.OUTER_SHOULDER, Length.ofMm(110), Length.ZERO),
+                new Probe(ProbePlace.STRUT, 12, Face.INNER_SIDEWALL, Length.ofMm(20), Length.ZERO));
+        List<Verdict> before = house(probes, NOW, 0).worstFirst();
+        assertTrue(before.stream().allMatch(v -> v.word() == Word.CLEAR), before.toString());
+        List<Verdict> after =
+                house(probes, fitment("255/40R18", "9Jx18 ET45"), 60).worstFirst();
+        assertEquals(ProbePlace.FENDER_LIP, after.get(0).place());
+        assertTrue(after.stream().noneMatch(v -> v.word() == Word.CLEAR), after.toString());
+    }
+
+    private static WheelHouse house(List<Probe> probes, Fitment planned, double lowered) {
+        return WheelHouse.of(
+                probes.stream().map(p -> Probed.byHand(p, NOW)).toList(), planned, Worn.NOTHING, lowered, MOTION);
+    }
+
+    /** The amount that is named clears every place; one step less does not; alone where one does, else two. */
+    @Test
+    void a_remedys_amount_clears_and_one_step_less_does_not() {
+        Random random = new Random(66);
+        int alone = 0;
+        int together = 0;
+        for (int i = 0; i < 40; i++) {
+            List<Probe> probes = new ArrayList<>();
+            probes.add(new Probe(
+                    ProbePlace.FENDER_LIP, 12, Face.TREAD, Length.ofMm(95 + random.nextInt(40)), Length.ZERO));
+            probes.add(new Probe(
+                    ProbePlace.LINER_FRONT, 3, Face.TREAD, Length.ofMm(35 + random.nextInt(40)), Length.ZERO));
+            probes.add(new Probe(
+                    ProbePlace.STRUT, 12, Face.INNER_SIDEWALL, Length.ofMm(8 + random.nextInt(20)), Length.ZERO));
+            WheelHouse house = house(probes, fitment("235/40R18 95W", "8Jx18 ET45"), random.nextInt(30));
+            List<Cure> cures = Remedies.find(house);
+            assertTrue(cures.isEmpty() || !house.clear());
+            for (Cure cure : cures) {
+                assertTrue(cure.proof().stream().allMatch(v -> v.word() == Word.CLEAR), cure.toString());
+                WheelHouse less = house;
+                for (int d = 0; d < cure.doses().size(); d++) {
+                    Cure.Dose dose = cure.doses().get(d);
+                    less = less.with(dose.remedy(), d == 0 ? dose.steps() - 1 : dose.steps());
+                }
+                assertTrue(!less.clear(), cure.doses() + " does with a step less");
+                alone += cure.doses().size() == 1 ? 1 : 0;
+                together += cure.doses().size() == 2 ? 1 : 0;
+            }
+        }
+        System.out.printf("remedies: %d alone, %d in pairs%n", alone, together);
+        assertTrue(alone > 10 && together > 5, alone + " alone, " + together + " together");
+    }
+
+    /** A car that is the same on both sides, probed the same on both sides, is told the same of both sides. */
+    @Test
+    void both_sides_of_a_symmetric_car_are_judged_alike() {
+        Random random = new Random(67);
+        for (int i = 0; i < 60; i++) {
+            List<Probe> left = new ArrayList<>();
+            List<Probe> right = new ArrayList<>();
+            for (int k = 0; k < 5; k++) {
+                ProbePlace place = ProbePlace.values()[random.nextInt(ProbePlace.values().length)];
+                Face face = Face.values()[random.nextInt(5)];
+                double clock = 0.5 + 0.5 * random.nextInt(24);
+                long gap = 5 + random.nextInt(110);
+                left.add(probe(place, clock, face, gap));
+                right.add(probe(place, clock == 12 ? 12 : 12 - clock == 0 ? 12 : 12 - clock, face, gap));
+            }
+            Fitment planned = fitment("235/40R18 95W", "8.5Jx18 ET40");
+            double lowered = random.nextInt(60);
+            WheelHouse lf = house(left, planned, lowered, Corner.LF);
+            WheelHouse rf = house(right, planned, lowered, Corner.RF);
+            for (int k = 0; k < 5; k++) {
+                Verdict a = lf.verdicts().get(k);
+                Verdict b = rf.verdicts().get(k);
+                double tolerance = 2 * Sweep.tolerance(a.least().gap());
+                assertEquals(
+                        a.least().gap(), b.least().gap(), tolerance, left.get(k).toString());
+                double edge = Math.min(
+                        Math.abs(a.least().gap()),
+                        Math.abs(a.least().gap() - a.needed() - Verdict.SURE * a.standard()));
+                assertTrue(a.word() == b.word() || edge < tolerance, a + " and " + b);
+            }
+        }
+    }
+
+    private static WheelHouse house(List<Probe> probes, Fitment planned, double lowered, Corner corner) {
+        Motion.Range range = Motion.Range.usual(corner);
+        double out = corner.isLeft() ? -1 : 1;
+        return WheelHouse.of(
+                probes.stream().map(p -> Probed.byHand(p, NOW)).toList(),
+                planned,
+                Worn.NOTHING,
+                lowered,
+                new Motion.Straight(range, 0, Math.toRadians(-0.02), out * Math.toRadians(0.003), 60));
+    }
+
+    /** The inner wheel of a turn steers further: the left one to the left. */
+    @Test
+    void the_inner_wheel_turns_in_further() {
+        Motion.Range left = Motion.Range.usual(Corner.LF);
+        Motion.Range right = Motion.Range.usual(Corner.RF);
+        assertTrue(left.left() > left.right());
+        assertEquals(left.left(), right.right());
+        assertEquals(0, Motion.Range.usual(Corner.LR).left());
+    }
+
+    /** SAE J683 class S, from memory: 37 mm over the tread, 15 mm beside it. */
+    @Test
+    void a_traction_device_takes_its_room() {
+        List<Probed> probes = List.of(
+                Probed.byHand(probe(ProbePlace.STRUT, 12, Face.INNER_SIDEWALL, 40), NOW),
+                Probed.byHand(probe(ProbePlace.SWINGARM, 3, Face.TREAD, 60), NOW));
+        List<Verdict> bare = WheelHouse.of(probes, NOW, Worn.NOTHING, 0, MOTION).verdicts();
+        List<Verdict> worn = WheelHouse.of(probes, NOW, Worn.CHAINS, 0, MOTION).verdicts();
+        assertEquals(15, bare.get(0).least().gap() - worn.get(0).least().gap(), 1e-6);
+        assertEquals(37, bare.get(1).least().gap() - worn.get(1).least().gap(), 1e-6);
+    }
+
+    /**
+     * Each remedy gives its place the room that it says. A tyre 30 mm narrower is 20 mm narrower on this rim (an inch over its
+     * measuring rim widens it by 0.4 in), half of that on a side, grown by 4 %; 15 points of 225 mm are 33.75 mm, grown alike.
+     */
+    @ParameterizedTest
+    @CsvSource({
+        "TRIM_LINER, LINER_FRONT, 3, TREAD, 20",
+        "TIE_BACK, HOSE, 12, INNER_SIDEWALL, 20",
+        "ROLL_LIP, FENDER_LIP, 12, OUTER_SIDEWALL, 12",
+        "LONGER_STOP, FENDER_LIP, 12, TREAD, 30",
+        "LESS_DROP, FENDER_LIP, 12, TREAD, 40",
+        "OUTWARD, STRUT, 12, INNER_SIDEWALL, 25",
+        "INWARD, FENDER_LIP, 12, OUTER_SIDEWALL, 20",
+        "NARROWER, STRUT, 12, INNER_SIDEWALL, 10.4",
+        "LOWER_ASPECT, FENDER_LIP, 12, TREAD, 35.1",
+        "MOVE_BRACKET, STRUT, 12, INNER_SIDEWALL, 20",
+        "HAMMER_ARCH, INNER_ARCH, 12, TREAD, 15",
+        "FLARE, FENDER_LIP, 12, OUTER_SIDEWALL, 50"
+    })
+    void every_remedy_gives_room_where_it_says(Remedy remedy, ProbePlace place, double clock, Face face, double room) {
+        Motion.Straight still = new Motion.Straight(new Motion.Range(0, 70, 0, 0, 0), 0, 60);
+        WheelHouse corner =
+                WheelHouse.of(List.of(Probed.byHand(probe(place, clock, face, 90), NOW)), NOW, Worn.NOTHING, 0, still);
+        double before = corner.verdicts().get(0).least().gap();
+        double after =
+                corner.with(remedy, remedy.most()).verdicts().get(0).least().gap();
+        assertEquals(room, after - before, 0.02 * room + 0.3, remedy + " " + before + " to " + after);
+    }
+
+    @Test
+    void camber_gives_room_at_the_top_outside() {
+        WheelHouse corner = house(List.of(probe(ProbePlace.FENDER_LIP, 12, Face.OUTER_SHOULDER, 60)), NOW, 0);
+        assertTrue(corner.with(Remedy.CAMBER, 5).verdicts().get(0).least().gap()
+                > corner.verdicts().get(0).least().gap() + 3);
+    }
+
+    @Test
+    void two_probes_that_cannot_both_be_are_named() {
+        Fitment wide = fitment("255/40R18 99W", "9Jx18 ET30");
+        List<Probed> probes = List.of(
+                Probed.byHand(probe(ProbePlace.STRUT, 12, Face.INNER_SIDEWALL, 20), NOW),
+                Probed.byHand(probe(ProbePlace.FENDER_LIP, 12, Face.OUTER_SIDEWALL, 10), NOW),
+                Probed.byHand(probe(ProbePlace.STRUT, 12, Face.INNER_SIDEWALL, 29), NOW),
+                Probed.byHand(probe(ProbePlace.LINER_REAR, 9, Face.TREAD, 40), wide));
+        List<ProbeCheck.Contradiction> found = ProbeCheck.of(probes);
+        assertEquals(2, found.size(), found.toString());
+        assertEquals(new ProbeCheck.Contradiction(0, 2, ProbeCheck.Why.TWO_GAPS, 9), rounded(found.get(0)));
+        // The wide wheel stood there: the lip cannot be where its sidewall was.
+        assertEquals(ProbeCheck.Why.INSIDE, found.get(1).why());
+        assertEquals(List.of(1, 3), List.of(found.get(1).first(), found.get(1).second()));
+        assertTrue(ProbeCheck.of(probes.subList(0, 2)).isEmpty());
+    }
+
+    private static ProbeCheck.Contradiction rounded(ProbeCheck.Contradiction c) {
+        return new ProbeCheck.Contradiction(c.first(), c.second(), c.why(), Math.rint(c.by()));
+    }
+
+    /** Geometry: the lip probed straight out from the sidewall stands that far outside it; 12 o'clock over the tread. */
+    @Test
+    void what_the_eye_sees() {
+        Motion.Straight still = new Motion.Straight(new Motion.Range(0, 0, 0, 0, 0), 0, 60);
+        WheelHouse corner = WheelHouse.of(
+                List.of(
+                        Probed.byHand(probe(ProbePlace.FENDER_LIP, 12, Face.TREAD, 60), NOW),
+                        Probed.byHand(probe(ProbePlace.FENDER_LIP, 9, Face.TREAD, 48), NOW),
+                        Probed.byHand(probe(ProbePlace.FENDER_LIP, 3, Face.TREAD, 66), NOW),
+                        Probed.byHand(probe(ProbePlace.FENDER_LIP, 12, Face.OUTER_SIDEWALL, 14), NOW)),
+                NOW,
+                Worn.NOTHING,
+                0,
+                still);
+        Eye eye = Eye.of(corner);
+        assertEquals(-14, eye.poke().orElseThrow(), 1e-9, "tucked in");
+        assertTrue(eye.over().orElseThrow() <= 60 + 1e-9);
+        assertTrue(eye.evenness().orElseThrow() >= 18 - 1e-9);
+        assertEquals(60, Eye.of(corner.with(Remedy.ROLL_LIP, 1)).over().orElse(60), 130);
+        assertEquals(80, Eye.alike(eye(40), eye(50)).orElseThrow());
+        assertEquals(100, Eye.alike(eye(50), eye(50)).orElseThrow());
+        assertTrue(Eye.alike(eye(-3), eye(50)).isEmpty());
+    }
+
+    private static java.util.OptionalDouble eye(double mm) {
+        return java.util.OptionalDouble.of(mm);
+    }
+}
