@@ -138,3 +138,4 @@ if (isSecureContext && 'serviceWorker' in navigator) {
 }
 if (person) import('./queue.mjs');
 if (document.getElementById('walk')) import('./measure.mjs').then((m) => m.walk());
+if (document.getElementById('hand')) import('./cut.mjs').then((m) => m.hand());

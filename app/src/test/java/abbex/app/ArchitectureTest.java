@@ -38,6 +38,8 @@ class ArchitectureTest {
             .definedBy("abbex.app.fitment")
             .layer("prove")
             .definedBy("abbex.app.prove")
+            .layer("ground")
+            .definedBy("abbex.app.ground")
             .layer("handover")
             .definedBy("abbex.app.handover")
             .layer("board")
@@ -56,21 +58,33 @@ class ArchitectureTest {
             .mayNotBeAccessedByAnyLayer()
             .whereLayer("handover")
             .mayOnlyBeAccessedByLayers("demo", "board")
-            .whereLayer("prove")
+            .whereLayer("ground")
             .mayOnlyBeAccessedByLayers("handover", "demo")
+            .whereLayer("prove")
+            .mayOnlyBeAccessedByLayers("ground", "handover", "demo")
             .whereLayer("fitment")
-            .mayOnlyBeAccessedByLayers("prove", "handover", "demo")
+            .mayOnlyBeAccessedByLayers("prove", "ground", "handover", "demo")
             .whereLayer("measure")
-            .mayOnlyBeAccessedByLayers("handover", "demo", "board")
+            .mayOnlyBeAccessedByLayers("ground", "handover", "demo", "board")
             .whereLayer("rules")
             .mayOnlyBeAccessedByLayers("measure", "demo")
             .whereLayer("arrive")
-            .mayOnlyBeAccessedByLayers("measure", "fitment", "prove", "handover", "demo", "board")
+            .mayOnlyBeAccessedByLayers("measure", "fitment", "prove", "ground", "handover", "demo", "board")
             .whereLayer("drawing")
-            .mayOnlyBeAccessedByLayers("measure", "fitment", "prove", "handover", "board")
+            .mayOnlyBeAccessedByLayers("measure", "fitment", "prove", "ground", "handover", "board")
             .whereLayer("page")
             .mayOnlyBeAccessedByLayers(
-                    "account", "arrive", "rules", "measure", "fitment", "prove", "handover", "board", "demo", "api")
+                    "account",
+                    "arrive",
+                    "rules",
+                    "measure",
+                    "fitment",
+                    "prove",
+                    "ground",
+                    "handover",
+                    "board",
+                    "demo",
+                    "api")
             .whereLayer("people")
             .mayOnlyBeAccessedByLayers(
                     "page",
@@ -80,6 +94,7 @@ class ArchitectureTest {
                     "measure",
                     "fitment",
                     "prove",
+                    "ground",
                     "handover",
                     "board",
                     "demo",

@@ -4,16 +4,18 @@ import abbex.core.clearance.Cure;
 import abbex.core.clearance.Motion;
 import abbex.core.clearance.Probe;
 import abbex.core.clearance.ProbePlace;
+import abbex.core.clearance.Probed;
 import abbex.core.clearance.Remedies;
 import abbex.core.clearance.Remedy;
 import abbex.core.clearance.TyreBody;
+import abbex.core.clearance.TyreBody.Worn;
 import abbex.core.clearance.Verdict;
 import abbex.core.clearance.WheelHouse;
 import abbex.core.units.Length;
+import abbex.core.vehicle.Corner;
 import abbex.core.wheels.Fitment;
 import java.math.BigDecimal;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -42,9 +44,9 @@ final class ClearanceAnswer {
             throw ApiProblem.of(422, "Nothing to sweep", "probes holds no probe.");
         }
         WheelHouse house = WheelHouse.of(
-                probes,
-                Collections.nCopies(probes.size(), measured),
+                probes.stream().map(p -> Probed.byHand(p, measured)).toList(),
                 planned,
+                Worn.NOTHING,
                 number(fields, "lowerMm", 0, 250, 0),
                 motion(fields));
         Map<String, Object> answer = new LinkedHashMap<>();
@@ -82,17 +84,21 @@ final class ClearanceAnswer {
     }
 
     private static Motion.Straight motion(Fields fields) {
-        Motion.Range usual = Motion.Range.usual(true);
+        Motion.Range usual = Motion.Range.usual(Corner.RF);
         return fields.object("range", RANGE)
                 .map(range -> new Motion.Straight(
                         new Motion.Range(
                                 number(range, "droopMm", 0, 300, usual.droop()),
                                 number(range, "bumpMm", 0, 300, usual.bump()),
-                                radians(range, "steerDeg", 0, 60, usual.steer()),
+                                radians(range, "steerDeg", 0, 60, usual.right()),
+                                radians(range, "steerDeg", 0, 60, usual.right()),
                                 radians(range, "rollDeg", 0, 15, usual.roll())),
                         radians(range, "camberDegPerMm", -0.2, 0.2, 0),
                         number(range, "steerAxisMm", -100, 300, Motion.Straight.USUAL_AXIS)))
-                .orElseGet(() -> new Motion.Straight(usual, 0, Motion.Straight.USUAL_AXIS));
+                .orElseGet(() -> new Motion.Straight(
+                        new Motion.Range(usual.droop(), usual.bump(), usual.right(), usual.right(), usual.roll()),
+                        0,
+                        Motion.Straight.USUAL_AXIS));
     }
 
     private static double radians(Fields of, String name, double least, double most, double usual) {
@@ -133,7 +139,7 @@ final class ClearanceAnswer {
         one.put("remedy", dose.remedy().name());
         boolean degrees = dose.remedy() == Remedy.CAMBER;
         one.put(
-                degrees ? "degrees" : "mm",
+                degrees ? "degrees" : dose.remedy() == Remedy.LOWER_ASPECT ? "aspect" : "mm",
                 degrees ? TyreAnswer.round(dose.amount() / 10.0, 1) : BigDecimal.valueOf(dose.amount()));
         return one;
     }

@@ -3,6 +3,7 @@ package abbex.app.board;
 import abbex.app.arrive.Job;
 import abbex.app.arrive.Jobs;
 import abbex.app.arrive.VehicleFacts;
+import abbex.app.drawing.Outline;
 import abbex.app.measure.JobSheets;
 import abbex.app.measure.Progress;
 import abbex.app.measure.Sheets;
@@ -162,12 +163,7 @@ class BoardController {
 
     /** The wheelbase that the outline was drawn with, in millimetres. */
     private static double drawn(VehicleFacts vehicle) {
-        return switch (vehicle.shape()) {
-            case HATCH -> 2600;
-            case COUPE -> 2680;
-            case PICKUP -> 3560;
-            case MOTORCYCLE -> 1480;
-        };
+        return Outline.of(vehicle.shape().name().toLowerCase(Locale.ROOT)).wheelbase();
     }
 
     /** The vehicle's own wheelbase as far as an outline can be stretched to it. */

@@ -4,12 +4,15 @@ import abbex.app.arrive.Job;
 import abbex.app.arrive.VehicleFacts;
 import abbex.app.arrive.VehicleFacts.Measure;
 import abbex.app.fitment.WheelSet;
+import abbex.app.prove.RoadTests;
 import abbex.app.store.Ids;
 import abbex.core.clearance.ProbePlace;
 import abbex.core.clearance.TyreBody;
+import abbex.core.ground.Profile;
 import abbex.core.heights.Method;
 import abbex.core.vehicle.Architecture;
 import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.End;
 import abbex.core.vehicle.VehicleKind;
 import java.util.ArrayList;
 import java.util.EnumMap;
@@ -31,6 +34,11 @@ final class DemoJob {
     final Map<String, String> stateDriven = new LinkedHashMap<>();
     final List<WheelSet> sets = new ArrayList<>();
     final List<Probed> probes = new ArrayList<>();
+    final List<Probed> marks = new ArrayList<>();
+    final Map<End, Double> further = new EnumMap<>(End.class);
+    final List<List<String>> low = new ArrayList<>();
+    final Map<String, Profile> grounds = new LinkedHashMap<>();
+    RoadTests.Far drive;
     String kit = "";
     String front = "";
     String rear = "";
@@ -82,6 +90,41 @@ final class DemoJob {
     /** A probed gap: corner, place, clock, face, gap. */
     DemoJob probed(Corner corner, ProbePlace where, double clock, TyreBody.Face face, String gap) {
         probes.add(new Probed(corner, where, clock, face, gap));
+        return this;
+    }
+
+    /** An end that is to come down further, in mm. */
+    DemoJob further(End end, double mm) {
+        further.put(end, mm);
+        return this;
+    }
+
+    /** A drive: how far up each corner went, in mm, and the lean in degrees; to both locks. */
+    DemoJob drove(double lf, double rf, double rr, double lr, double lean, String note) {
+        drive = new RoadTests.Far(
+                Map.of(Corner.LF, lf, Corner.RF, rf, Corner.RR, rr, Corner.LR, lr), true, true, lean, note);
+        return this;
+    }
+
+    /** What the drive left. */
+    DemoJob marked(Corner corner, ProbePlace where, double clock, TyreBody.Face face, String seenOn) {
+        marks.add(new Probed(corner, where, clock, face, seenOn));
+        return this;
+    }
+
+    /** Something low: kind, name, from the front axle (positive ahead), over the floor. */
+    DemoJob low(String kind, String lowName, String along, String height) {
+        low.add(List.of(kind, lowName, along, height));
+        return this;
+    }
+
+    /** A ground of its own: along and up in mm, by turns. */
+    DemoJob passes(String ground, double... numbers) {
+        List<Profile.Point> points = new ArrayList<>();
+        for (int i = 0; i < numbers.length; i += 2) {
+            points.add(new Profile.Point(numbers[i], numbers[i + 1]));
+        }
+        grounds.put(ground, new Profile(points));
         return this;
     }
 

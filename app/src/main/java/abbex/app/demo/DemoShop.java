@@ -5,6 +5,7 @@ import abbex.app.arrive.Jobs;
 import abbex.app.arrive.VehicleFacts;
 import abbex.app.fitment.Fitments;
 import abbex.app.fitment.WheelSets;
+import abbex.app.ground.LowPoints;
 import abbex.app.handover.HandOver;
 import abbex.app.measure.JobSheets;
 import abbex.app.measure.SheetRow;
@@ -14,6 +15,7 @@ import abbex.app.people.Person;
 import abbex.app.people.Pins;
 import abbex.app.people.Role;
 import abbex.app.prove.Probes;
+import abbex.app.prove.RoadTests;
 import abbex.app.rules.Rules;
 import abbex.app.rules.Typed;
 import abbex.app.store.FirstShop;
@@ -58,6 +60,8 @@ class DemoShop implements FirstShop {
     private final WheelSets wheels;
     private final Fitments fitments;
     private final Probes probes;
+    private final RoadTests roads;
+    private final LowPoints lows;
     private final HandOver handOver;
     private final Clock clock;
 
@@ -69,12 +73,16 @@ class DemoShop implements FirstShop {
             WheelSets wheels,
             Fitments fitments,
             Probes probes,
+            RoadTests roads,
+            LowPoints lows,
             Rules rules,
             HandOver handOver,
             Clock clock) {
         this.wheels = wheels;
         this.fitments = fitments;
         this.probes = probes;
+        this.roads = roads;
+        this.lows = lows;
         this.rules = rules;
         this.people = people;
         this.pins = pins;
@@ -183,6 +191,7 @@ class DemoShop implements FirstShop {
                         new Probe(p.place(), p.clock(), p.face(), length(p.gap()), Length.ZERO),
                         p.gap(),
                         now)));
+        underneath(by, job, story);
         read(by, job, story.before, story.stateBefore, arrived.plus(Duration.ofMinutes(20)));
         if (!story.after.isEmpty()) {
             sheets.open(by, job.id(), Stage.FIRST_SET_DOWN, arrived.plus(Duration.ofMinutes(140)));
@@ -198,6 +207,18 @@ class DemoShop implements FirstShop {
             Job.Place place = story.dueInDays == 0 ? Job.Place.GONE : Job.Place.OUT;
             jobs.move(shop, job.id(), new Job.Where(place, ""), by.id(), due);
         }
+    }
+
+    /** What is planned further, what was driven, what lies low. */
+    private void underneath(Person by, Job job, DemoJob story) {
+        story.further.forEach((end, mm) -> roads.lower(by, job, end, mm));
+        if (story.drive != null) {
+            roads.drove(by, job, story.drive);
+        }
+        story.marks.forEach(m -> roads.marked(by, job, m.corner(), m.place(), m.clock(), m.face(), m.gap()));
+        story.low.forEach(p -> lows.add(
+                by, job.vehicle().id(), p.get(0), p.get(1), p.get(2), length(p.get(2)), p.get(3), length(p.get(3))));
+        story.grounds.forEach((name, profile) -> lows.ground(by, job.vehicle().id(), name, profile));
     }
 
     private void survey(Person by, String bay, String... walk) {

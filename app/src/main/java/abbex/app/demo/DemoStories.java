@@ -12,7 +12,12 @@ import static abbex.core.heights.Method.GF;
 import static abbex.core.heights.Method.HF;
 import static abbex.core.heights.Method.RIM;
 import static abbex.core.heights.Method.TG;
+import static abbex.core.vehicle.Corner.LF;
+import static abbex.core.vehicle.Corner.LR;
 import static abbex.core.vehicle.Corner.RF;
+import static abbex.core.vehicle.Corner.RR;
+import static abbex.core.vehicle.End.FRONT;
+import static abbex.core.vehicle.End.REAR;
 
 import abbex.app.arrive.Job.Place;
 import abbex.core.clearance.ProbePlace;
@@ -59,6 +64,22 @@ final class DemoStories {
                 .probed(RF, ProbePlace.LINER_FRONT, 2.5, Face.TREAD, "1 7/8")
                 .probed(RF, ProbePlace.STRUT, 12, Face.INNER_SIDEWALL, "5/8")
                 .probed(RF, ProbePlace.INNER_ARCH, 11, Face.INNER_SHOULDER, "4 3/4")
+                .probed(LF, ProbePlace.FENDER_LIP, 12, Face.OUTER_SHOULDER, "3 3/4")
+                .probed(LF, ProbePlace.FENDER_LIP, 9.5, Face.TREAD, "3 3/4")
+                .probed(LF, ProbePlace.LINER_FRONT, 9.5, Face.TREAD, "2 1/8")
+                .probed(LF, ProbePlace.LINER_REAR, 2.5, Face.TREAD, "2 3/8")
+                .probed(LF, ProbePlace.STRUT, 12, Face.INNER_SIDEWALL, "11/16")
+                .probed(LF, ProbePlace.INNER_ARCH, 11.5, Face.INNER_SHOULDER, "4 5/8")
+                .probed(RR, ProbePlace.FENDER_LIP, 12, Face.OUTER_SHOULDER, "4 1/2")
+                .further(FRONT, 20)
+                .low("UNDERSIDE", "front lip", "33 1/2", "6 1/2")
+                .low("UNDERSIDE", "pan", "-19", "5 1/4")
+                .low("UNDERSIDE", "sill", "-52", "5 3/4")
+                .low("UNDERSIDE", "silencer", "-118", "6 3/4")
+                .low("UNDERSIDE", "rear valance", "-134", "9 1/2")
+                .low("DIPPED_BEAM", "dipped beam, lower edge", "27", "22 1/8")
+                .low("BUMPER", "bumper’s face, middle", "35", "18 1/4")
+                .passes("home driveway", 0, 0, 400, -40, 620, 10, 4600, 560, 7000, 600)
                 .stands(Place.BAY, "Bay 2", "orla", 0)
                 .state("33", "33", "33", "33")
                 .before(GF, "27 1/4", "27 3/16", "27 9/16", "27 5/8")
@@ -153,6 +174,12 @@ final class DemoStories {
                 .wheelbase("1540 mm", "", "640 mm", "130/80B17 65H")
                 .kit("fork springs and shorter shocks", "1", "1 1/2")
                 .says("Ansa Rook", "both feet flat on the ground", "22,480 mi")
+                .wheels(NOW, "as built", "130/80B17 65H", "3.5Jx17 ET0", "", "160/70B17 73V", "4.5Jx17 ET0")
+                .wheels(PLANNED, "wider rear", "130/80B17 65H", "3.5Jx17 ET0", "", "180/65B17 81H", "5Jx17 ET0")
+                .probed(LR, ProbePlace.HUGGER, 12, Face.TREAD, "3 1/8")
+                .probed(LR, ProbePlace.SWINGARM, 9, Face.TREAD, "1 1/4")
+                .probed(LR, ProbePlace.SWINGARM, 9, Face.INNER_SIDEWALL, "7/8")
+                .further(REAR, 12)
                 .stands(Place.BAY, "Bay 4", "jorun", 0)
                 .at("AX", "front 21 3/8", "rear 16 1/4")
                 .at("FT", "front 3/8")
@@ -198,6 +225,12 @@ final class DemoStories {
                 .wheelbase("4390 mm", "", "32 in", "235/80R17 120R")
                 .kit("shackles and hangers", "0", "2")
                 .says("Hale Dorn", "level under the trailer", "54,900 mi")
+                .wheels(NOW, "as delivered", "235/80R17 120R", "6.5Jx17 ET135", "", "", "")
+                .wheels(PLANNED, "wide fronts", "285/70R17 121R", "8Jx17 ET106", "", "235/80R17 120R", "6.5Jx17 ET135")
+                .probed(LF, ProbePlace.LINER_REAR, 2.5, Face.INNER_SHOULDER, "1 1/8")
+                .probed(LF, ProbePlace.INNER_ARCH, 12, Face.TREAD, "5 1/8")
+                .probed(LF, ProbePlace.CONTROL_ARM, 6, Face.INNER_SIDEWALL, "2 7/8")
+                .probed(LF, ProbePlace.FENDER_LIP, 12, Face.OUTER_SHOULDER, "5 1/2")
                 .stands(Place.WAITING, "", "milo", 1)
                 .state("65", "65", "62", "62")
                 .before(HF, "20 1/4", "20 1/4", "21 1/2", "21 9/16")
@@ -228,11 +261,19 @@ final class DemoStories {
                 .stands(Place.WAITING, "", "jorun", 0);
     }
 
+    /** Nobody probed its liners; the drive found one of them. */
     private static DemoJob finished() {
         DemoJob job = new DemoJob("LE 3-275", "Compact hatch, 2020", HATCH)
                 .wheelbase("2619 mm", "1540 mm", "634 mm", "225/45R17 94W")
                 .kit("lowering springs", "25 mm", "25 mm")
                 .says("Maren Sill", "less gap, same ride", "39,870 km")
+                .wheels(NOW, "summer, 17 in", "225/45R17 94W", "7.5Jx17 ET46", "", "", "")
+                .probed(RF, ProbePlace.FENDER_LIP, 12, Face.OUTER_SHOULDER, "3 5/8")
+                .probed(RF, ProbePlace.STRUT, 12, Face.INNER_SIDEWALL, "3/4")
+                .probed(LF, ProbePlace.FENDER_LIP, 12, Face.OUTER_SHOULDER, "3 1/2")
+                .probed(LF, ProbePlace.STRUT, 12, Face.INNER_SIDEWALL, "3/4")
+                .drove(44, 46, 52, 50, 2.5, "yard, kerb at an angle, the long bend")
+                .marked(LF, ProbePlace.LINER_FRONT, 9.5, Face.OUTER_SHOULDER, "CHALK")
                 .stands(Place.BAY, "Bay 1", "milo", 9)
                 .state("2.3 bar", "2.3 bar", "2.2 bar", "2.2 bar")
                 .before(HF, "14 7/8", "14 7/8", "15 1/16", "15 1/16")

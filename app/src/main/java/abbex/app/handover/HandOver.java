@@ -3,6 +3,7 @@ package abbex.app.handover;
 import abbex.app.arrive.Job;
 import abbex.app.arrive.Jobs;
 import abbex.app.fitment.Fitments;
+import abbex.app.ground.Stances;
 import abbex.app.measure.JobSheets;
 import abbex.app.measure.Sheets;
 import abbex.app.page.Reader;
@@ -32,6 +33,7 @@ public class HandOver {
     private final Handovers handovers;
     private final Fitments fitments;
     private final Proofs proofs;
+    private final Stances stances;
     private final Words words;
     private final SpringTemplateEngine templates;
     private final Audit audit;
@@ -42,11 +44,13 @@ public class HandOver {
             Handovers handovers,
             Fitments fitments,
             Proofs proofs,
+            Stances stances,
             Words words,
             SpringTemplateEngine templates,
             Audit audit) {
         this.fitments = fitments;
         this.proofs = proofs;
+        this.stances = stances;
         this.audit = audit;
         this.jobs = jobs;
         this.sheets = sheets;
@@ -56,7 +60,17 @@ public class HandOver {
     }
 
     SheetView view(Job job, JobSheets all, Reader reader) {
-        return SheetView.of(job, all, all.judge(job), fitments.of(job, reader), proofs.of(job, reader), reader, words);
+        return SheetView.of(
+                job,
+                all,
+                all.judge(job),
+                new SheetView.Parts(
+                        fitments.of(job, reader),
+                        proofs.of(job, reader),
+                        proofs.alike(job),
+                        stances.of(job, null, OptionalDouble.empty(), reader)),
+                reader,
+                words);
     }
 
     /** Everything that goes into the sheet, by name, as typed. */
@@ -64,6 +78,7 @@ public class HandOver {
         Map<String, String> inputs = Handovers.inputs(job, all);
         inputs.putAll(fitments.inputs(job));
         inputs.putAll(proofs.inputs(job));
+        inputs.putAll(stances.inputs(job));
         return inputs;
     }
 

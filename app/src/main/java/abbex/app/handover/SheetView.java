@@ -3,6 +3,7 @@ package abbex.app.handover;
 import abbex.app.arrive.Job;
 import abbex.app.arrive.VehicleFacts;
 import abbex.app.fitment.FitmentPage;
+import abbex.app.ground.GroundPage;
 import abbex.app.measure.JobSheets;
 import abbex.app.measure.SheetData;
 import abbex.app.page.Numerals;
@@ -58,10 +59,15 @@ public record SheetView(
         List<Pair> gaps,
         FitmentPage wheels,
         List<Proofs.Proof> proofs,
+        String alike,
+        GroundPage ground,
         List<Words.Said> says,
         boolean complete) {
 
     private static final List<String> WORST = List.of("stop", "look", "note", "clear");
+
+    /** What other stations have to say: wheels, what clears, how alike the gaps look, the ground. */
+    record Parts(FitmentPage wheels, List<Proofs.Proof> proofs, String alike, GroundPage ground) {}
 
     /** A sheet's stage, time and state. */
     public record Line(String stage, String when, String state) {}
@@ -85,14 +91,7 @@ public record SheetView(
     /** A figure before and now. */
     public record Pair(String name, String before, String now, String change, List<String> how) {}
 
-    static SheetView of(
-            Job job,
-            JobSheets sheets,
-            Judgement judged,
-            FitmentPage wheels,
-            List<Proofs.Proof> proofs,
-            Reader reader,
-            Words words) {
+    static SheetView of(Job job, JobSheets sheets, Judgement judged, Parts parts, Reader reader, Words words) {
         DropSheet drops = judged.drops();
         HeightSheet before = sheets.before().map(SheetData::heights).orElseGet(HeightSheet::empty);
         HeightSheet now = sheets.now().map(SheetData::heights).orElseGet(HeightSheet::empty);
@@ -112,12 +111,16 @@ public record SheetView(
                 make.diagonals(),
                 make.rake(),
                 make.gaps(),
-                wheels,
-                proofs,
-                Stream.concat(
+                parts.wheels(),
+                parts.proofs(),
+                parts.alike(),
+                parts.ground(),
+                Stream.of(
                                 words.findings(drops.findings(), reader).stream(),
-                                wheels.says().stream()
-                                        .filter(s -> !wheels.compared().isEmpty()))
+                                parts.wheels().says().stream()
+                                        .filter(s -> !parts.wheels().compared().isEmpty()),
+                                parts.ground().says().stream())
+                        .flatMap(s -> s)
                         .sorted(Comparator.comparingInt(
                                 s -> WORST.indexOf(s.mark().equals("open") ? "note" : s.mark())))
                         .toList(),

@@ -4,6 +4,7 @@ import abbex.core.figure.Finding;
 import abbex.core.figure.Place;
 import abbex.core.figure.Reason;
 import abbex.core.figure.Severity;
+import abbex.core.ground.Lamps;
 import abbex.core.heights.Advertised;
 import abbex.core.heights.Asked;
 import abbex.core.heights.Height;
@@ -219,6 +220,9 @@ public class Words {
         }
         if (value instanceof StandIn standIn) {
             return say("standin." + standIn.name());
+        }
+        if (value instanceof Lamps.Code code) {
+            return say("code." + code.name());
         }
         if (value instanceof LengthUnit unit) {
             return say("unit." + unit.name());

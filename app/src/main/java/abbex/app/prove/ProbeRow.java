@@ -3,6 +3,7 @@ package abbex.app.prove;
 import abbex.core.clearance.Probe;
 import abbex.core.vehicle.Corner;
 import abbex.core.wheels.Fitment;
+import java.time.Instant;
 import java.util.UUID;
 
 /**
@@ -11,5 +12,6 @@ import java.util.UUID;
  * @param raw the gap as typed
  * @param measured the wheel and tyre that it was measured from
  * @param by initials
+ * @param at when
  */
-record ProbeRow(UUID id, Corner corner, Probe probe, String raw, Fitment measured, String by) {}
+record ProbeRow(UUID id, Corner corner, Probe probe, String raw, Fitment measured, String by, Instant at) {}

@@ -22,7 +22,7 @@ import org.springframework.stereotype.Service;
 @Service
 public class Probes {
     private static final String OF = """
-            select b.id, b.corner, b.place, b.clock, b.face, b.gap_raw, b.gap_nm, b.tyre, b.wheel, b.spacer_nm, p.initials
+            select b.id, b.corner, b.place, b.clock, b.face, b.gap_raw, b.gap_nm, b.tyre, b.wheel, b.spacer_nm, b.made_at, p.initials
               from probe b join person p on p.id = b.person_id
              where b.shop_id = :shop and b.vehicle_id = :vehicle and b.in_use order by b.made_at, b.id
             """;
@@ -65,7 +65,8 @@ public class Probes {
                                         .orElseThrow()
                                         .withSpacer(Length.ofNm(row.getLong("spacer_nm"))),
                                 TyreSize.parse(row.getString("tyre")).asSize().orElseThrow()),
-                        row.getString("initials")))
+                        row.getString("initials"),
+                        Times.instant(row, "made_at")))
                 .list();
     }
 

@@ -1,84 +1,95 @@
 package abbex.app.prove;
 
 import abbex.app.arrive.Job;
-import abbex.app.fitment.Fitments;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
-import abbex.core.clearance.Motion;
-import abbex.core.vehicle.Corner;
+import abbex.core.clearance.Eye;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.VehicleKind;
-import abbex.core.wheels.Fitment;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
+import java.util.OptionalDouble;
 import org.springframework.stereotype.Service;
 
-/** What clears at a stay's corners, for other stations: every probed corner over the usual range. */
+/** What clears at a stay's corners, for other stations: every corner where something is known. */
 @Service
 public class Proofs {
-    /** The range that a corner is swept over, each by its name. */
-    static final List<String> RANGE = List.of("lower", "bump", "droop", "steer", "roll");
-
     private final Probes probes;
-    private final Fitments fitments;
+    private final Drives drives;
+    private final CornerCases cases;
+    private final ProveWords say;
     private final Words words;
 
-    Proofs(Probes probes, Fitments fitments, Words words) {
+    Proofs(Probes probes, Drives drives, CornerCases cases, ProveWords say, Words words) {
         this.probes = probes;
-        this.fitments = fitments;
+        this.drives = drives;
+        this.cases = cases;
+        this.say = say;
         this.words = words;
     }
 
-    /** A corner's places, worst first. */
-    public record Proof(String corner, List<ProvePage.Spot> places) {}
+    /**
+     * A corner's places, worst first.
+     *
+     * @param taken remedies in the plan
+     * @param driven how far a road test proves it; empty when there was none
+     * @param eye what the eye sees there
+     */
+    public record Proof(
+            String corner,
+            List<ProvePage.Spot> places,
+            List<ProvePage.InPlan> taken,
+            String driven,
+            List<ProvePage.Line> eye) {}
 
-    static double usual(String name, Corner corner) {
-        Motion.Range usual = Motion.Range.usual(corner.end() == End.FRONT);
-        return switch (name) {
-            case "bump" -> usual.bump();
-            case "droop" -> usual.droop();
-            case "steer" -> Math.rint(Math.toDegrees(usual.steer()));
-            case "roll" -> Math.rint(Math.toDegrees(usual.roll()));
-            default -> 0;
-        };
-    }
-
-    static Motion.Straight motion(Map<String, Double> range) {
-        return new Motion.Straight(
-                new Motion.Range(
-                        range.get("droop"),
-                        range.get("bump"),
-                        Math.toRadians(range.get("steer")),
-                        Math.toRadians(range.get("roll"))),
-                0,
-                Motion.Straight.USUAL_AXIS);
-    }
-
-    static List<Corner> corners(Job job) {
-        return job.vehicle().kind() == VehicleKind.MOTORCYCLE ? List.of(Corner.LF, Corner.LR) : Corner.WALK;
-    }
-
-    /** Every corner where something was probed, over the usual range at today's height. */
+    /** Every corner where something was probed or left a mark, swept as is planned. */
     public List<Proof> of(Job job, Reader reader) {
-        List<ProbeRow> all = probes.of(job.shop(), job.vehicle().id());
         List<Proof> proofs = new ArrayList<>();
-        for (Corner corner : corners(job)) {
-            List<ProbeRow> here = all.stream().filter(p -> p.corner() == corner).toList();
-            Optional<Fitment> planned = fitments.planned(job, corner.end()).or(() -> fitments.now(job, corner.end()));
-            if (!here.isEmpty() && planned.isPresent()) {
-                Map<String, Double> range = new LinkedHashMap<>();
-                RANGE.forEach(name -> range.put(name, usual(name, corner)));
-                ProvePage page = ProvePage.of(here, planned.get(), 0, motion(range), reader, words);
-                proofs.add(new Proof(Words.capital(words.word(corner, reader)), page.places()));
-            }
+        for (CornerCase corner : known(job)) {
+            boolean motorcycle = job.vehicle().kind() == VehicleKind.MOTORCYCLE;
+            proofs.add(new Proof(
+                    Words.capital(words.word(motorcycle ? corner.corner().end() : corner.corner(), reader)),
+                    say.spots(corner, corner.judged(), reader),
+                    say.inPlan(corner),
+                    say.driven(corner, reader),
+                    say.eye(corner.eye(), reader)));
         }
         return proofs;
     }
 
-    /** Every probe, by name, as typed. */
+    private List<CornerCase> known(Job job) {
+        return CornerCases.corners(job).stream()
+                .flatMap(corner -> cases.of(job, corner).stream())
+                .filter(c -> !c.known().isEmpty())
+                .toList();
+    }
+
+    /** How far an end is planned to come down further than when it was first probed, mm. */
+    public double lower(Job job, End end) {
+        return cases.plan(job, end).lower();
+    }
+
+    /** How alike the gaps of front and rear look over the tyres, 0 to 100; empty until the lips of both were probed. */
+    public String alike(Job job) {
+        Map<End, OptionalDouble> over = new LinkedHashMap<>();
+        for (End end : End.values()) {
+            over.put(
+                    end,
+                    known(job).stream()
+                            .filter(c -> c.corner().end() == end)
+                            .map(c -> c.eye().over())
+                            .filter(OptionalDouble::isPresent)
+                            .mapToDouble(OptionalDouble::getAsDouble)
+                            .average());
+        }
+        return Eye.alike(over.get(End.FRONT), over.get(End.REAR))
+                .map(score -> score.toString())
+                .orElse("");
+    }
+
+    /** Every probe and mark, by name, as typed. */
     public Map<String, String> inputs(Job job) {
         Map<String, String> inputs = new LinkedHashMap<>();
         probes.of(job.shop(), job.vehicle().id())
@@ -89,6 +100,22 @@ public class Proofs {
                         p.raw().replaceAll("\\s+", " ") + " "
                                 + words.say("face." + p.probe().face()),
                         (a, b) -> a + " and " + b));
+        drives.newest(job.shop(), job.vehicle().id()).ifPresent(drive -> {
+            inputs.put(
+                    "road test",
+                    "bump " + drive.bump() + (drive.locks() ? ", both locks" : "") + (drive.hung() ? ", hung" : "")
+                            + ", lean " + drive.lean());
+            drive.marks()
+                    .forEach(m -> inputs.put(
+                            "mark " + m.corner() + " " + words.say("probe." + m.place()) + " " + m.clock(),
+                            words.say("face." + m.face())));
+        });
+        for (var corner : CornerCases.corners(job)) {
+            cases.of(job, corner)
+                    .ifPresent(c -> c.taken()
+                            .forEach(t -> inputs.put(
+                                    "in the plan " + corner + " " + t.dose().remedy(), say.dose(t.dose()))));
+        }
         return inputs;
     }
 }

@@ -1,6 +1,7 @@
 package abbex.core.clearance;
 
 import abbex.core.figure.Place;
+import abbex.core.vehicle.Corner;
 import java.util.Locale;
 
 /**
@@ -50,6 +51,25 @@ public enum ProbePlace implements Place {
     ProbePlace(Carrier carrier, double needed) {
         this.carrier = carrier;
         this.needed = needed;
+    }
+
+    /**
+     * What is most likely there, for somebody who points at a spot of the wheel (common practice): it may always be said
+     * otherwise.
+     *
+     * @param clock hours as seen from outside, 12 on top
+     */
+    public static ProbePlace likely(Corner corner, double clock, TyreBody.Face face) {
+        boolean top = clock >= 10.5 || clock <= 1.5;
+        boolean low = clock > 4 && clock < 8;
+        // Who looks at a left wheel from outside has the front on the left.
+        boolean ahead = corner.isLeft() == clock > 6;
+        ProbePlace liner = ahead ? LINER_FRONT : LINER_REAR;
+        return switch (face) {
+            case OUTER_SHOULDER, OUTER_SIDEWALL -> FENDER_LIP;
+            case INNER_SIDEWALL -> low ? CONTROL_ARM : top ? STRUT : FRAME;
+            case INNER_SHOULDER, TREAD -> low ? CONTROL_ARM : top ? INNER_ARCH : liner;
+        };
     }
 
     public Carrier carrier() {

@@ -43,7 +43,7 @@ public final class Crossing {
      */
     public record Pose(double along, double front, double rearAlong, double rear, double turn) {
         /** A point of the body over the ground's zero: along and up. */
-        double[] put(double station, double height, double frontRadius) {
+        public double[] put(double station, double height, double frontRadius) {
             double c = Math.cos(turn);
             double s = Math.sin(turn);
             double up = height - frontRadius;
@@ -94,6 +94,13 @@ public final class Crossing {
         return new Crossing(under, ground).at(along);
     }
 
+    /** The least air with its front wheel at a place; the underline must have a point. */
+    public static Least at(Underline under, Profile ground, double along) {
+        Crossing crossing = new Crossing(under, ground);
+        Here here = crossing.here(along);
+        return new Least(here.air(), crossing.at(along), here.station(), under.name(here.station()));
+    }
+
     /** From where to where the front wheel goes: from wholly before the profile to wholly past it. */
     public static double[] way(Underline under, Profile ground) {
         double ahead = Math.max(under.points().get(0).station(), under.frontRadius());
@@ -140,8 +147,7 @@ public final class Crossing {
                 open.add(new Piece(air - rate * (half[1] - half[0]) / 2, half[0], half[1]));
             }
         }
-        Here here = here(where);
-        return new Least(here.air(), at(where), here.station(), under.name(here.station()));
+        return at(under, ground, where);
     }
 
     private Pose at(double along) {

@@ -14,6 +14,8 @@ public final class Lamps {
     /** A beam is looked at on a wall so far away, common practice in workshops. */
     public static final Length WALL = Length.ofInches(25 * 12, 0, 1);
 
+    private static final double LEAST = 0.1;
+
     private Lamps() {}
 
     /** A height that a code names; all from memory, and each is to be checked where the vehicle is driven. */
@@ -86,17 +88,16 @@ public final class Lamps {
                 code.source());
     }
 
-    /** That the beam goes elsewhere now; empty when the rake is what it was. */
+    /** That the beam goes elsewhere now; empty when it does by less than a tenth of a degree (ours). */
     public static Optional<Finding> turned(Length rake, Length over) {
         Angle aim = aim(rake, over).value();
-        return rake.sign() == 0
+        return Math.abs(aim.degrees()) < LEAST
                 ? Optional.empty()
                 : Optional.of(Finding.of(
                         rake.sign() > 0 ? GroundFinding.BEAM_DOWN : GroundFinding.BEAM_UP,
                         Severity.LOOK,
                         Whole.VEHICLE,
                         new Angle(Math.abs(aim.rad())),
-                        onWall(aim, WALL).abs(),
-                        WALL));
+                        onWall(aim, WALL).abs()));
     }
 }

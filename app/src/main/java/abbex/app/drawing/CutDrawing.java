@@ -1,0 +1,160 @@
+package abbex.app.drawing;
+
+import static abbex.app.drawing.Elevation.plain;
+import static abbex.app.drawing.Elevation.up;
+
+import abbex.core.clearance.ProbePlace;
+import abbex.core.clearance.Sweep;
+import abbex.core.clearance.TyreBody;
+import abbex.core.clearance.WheelHouse;
+import abbex.core.wheels.Fitment;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+
+/**
+ * A corner cut across the axle at a pose: the tyre goes up with bump and leans with the body, and every probed place is turned
+ * up into the plane of the cut, so that its gap is the true one. The hub's middle at ride height is at 0, 0, outboard to the
+ * right, millimetres to scale. Drawing geometry only.
+ *
+ * @param box the part that is shown
+ * @param pose the transformation of what goes with the wheel
+ * @param wheel tyre, rim and spacer of what is planned
+ * @param grown outline that must clear
+ * @param steer transformation of the small wheel seen from above
+ * @param above where that stands
+ * @param spots the places, in the order they came
+ */
+public record CutDrawing(
+        String box, String pose, SectionDrawing wheel, String grown, String steer, String above, List<Spot> spots) {
+    private static final double AROUND = 120;
+    private static final double LOW = 70;
+
+    /**
+     * A place at this pose.
+     *
+     * @param x where it stands
+     * @param part a stroke that says what it is part of
+     * @param near from it to the tyre
+     * @param gap to the tyre in mm at this pose
+     * @param tx where its number stands
+     */
+    public record Spot(String x, String y, String part, String near, double gap, String tx, String ty) {}
+
+    /** The places of a corner at a pose, angles in radians; a left wheel is seen from above with outboard to the right too. */
+    public static CutDrawing of(WheelHouse house, boolean left, double bump, double steer, double roll) {
+        Fitment planned = house.planned();
+        TyreBody body = house.body();
+        double lean = house.motion().camber() + house.motion().camberPerMm() * bump - roll;
+        List<Spot> spots = new ArrayList<>();
+        double side = body.half() + Math.abs(body.middle()) + AROUND;
+        double top = body.outside() + house.motion().range().bump() + 60;
+        for (WheelHouse.Obstacle o : house.obstacles()) {
+            double[] at = Sweep.inSection(o.point(), o.place().carrier(), house.motion(), bump, steer, roll);
+            spots.add(apart(spot(o, at, body, lean, bump, side, top), spots));
+        }
+        return new CutDrawing(
+                plain(-side) + " " + up(top) + " " + plain(2 * side) + " " + plain(top - LOW),
+                "translate(0 " + up(bump) + ") rotate(" + degrees(lean) + ")",
+                SectionDrawing.of(planned),
+                outline(body),
+                "rotate(" + degrees(left ? -steer : steer) + ")",
+                "translate(" + plain(-side + 52) + " " + up(LOW + 52) + ")",
+                spots);
+    }
+
+    /** A number that would stand on another's moves aside. */
+    private static Spot apart(Spot spot, List<Spot> before) {
+        double x = Double.parseDouble(spot.tx());
+        double y = Double.parseDouble(spot.ty());
+        for (Spot other : before) {
+            if (Math.hypot(x - Double.parseDouble(other.tx()), y - Double.parseDouble(other.ty())) < 26) {
+                x += 34;
+            }
+        }
+        return new Spot(spot.x(), spot.y(), spot.part(), spot.near(), spot.gap(), plain(x), spot.ty());
+    }
+
+    private static String degrees(double radians) {
+        return String.format(Locale.ROOT, "%.2f", Math.toDegrees(radians));
+    }
+
+    private static Spot spot(
+            WheelHouse.Obstacle o, double[] at, TyreBody body, double lean, double bump, double side, double top) {
+        double[] on = nearest(body, at[0], at[1]);
+        double[] p = put(at[0], at[1], lean, bump);
+        double[] q = put(on[0], on[1], lean, bump);
+        double x = Math.max(-side + 24, Math.min(side - 24, p[0]));
+        double z = Math.max(LOW + 24, Math.min(top - 24, p[1]));
+        double dx = p[0] - q[0];
+        double dz = p[1] - q[1];
+        double far = Math.hypot(dx, dz);
+        double gap = body.distance(at[0], at[1]);
+        // Its number stands beyond it, as seen from the tyre.
+        double out = far < 1 ? 0 : (gap < 0 ? -1 : 1) * 34 / far;
+        boolean lip = o.place() == ProbePlace.FENDER_LIP;
+        return new Spot(
+                plain(x),
+                up(z),
+                part(o, x, z),
+                "M" + plain(q[0]) + " " + up(q[1]) + "L" + plain(x) + " " + up(z),
+                gap,
+                plain(Math.max(-side + 20, Math.min(side - 20, x + (lip ? -28 : far < 1 ? 30 : dx * out)))),
+                up(Math.max(LOW + 20, Math.min(top - 20, z + (far < 1 ? 30 : dz * out))) - 9));
+    }
+
+    private static double[] put(double axial, double radius, double lean, double bump) {
+        // A positive angle turns the top outboard, as SVG's turn does with z down.
+        double c = Math.cos(lean);
+        double s = Math.sin(lean);
+        return new double[] {axial * c + radius * s, -axial * s + radius * c + bump};
+    }
+
+    /** The nearest point of the outline, by the same arcs and lines as the distance. */
+    private static double[] nearest(TyreBody t, double axial, double radius) {
+        double up = (t.outside() + t.bead()) / 2;
+        double corner = radius >= up ? t.shoulder() : t.heel();
+        double side = axial >= t.middle() ? 1 : -1;
+        double level = radius >= up ? 1 : -1;
+        double cx = t.half() - corner;
+        double cz = (t.outside() - t.bead()) / 2 - corner;
+        double x = Math.abs(axial - t.middle()) - cx;
+        double z = Math.abs(radius - up) - cz;
+        if (x > 0 && z > 0) {
+            double far = Math.hypot(x, z);
+            return new double[] {t.middle() + side * (cx + corner * x / far), up + level * (cz + corner * z / far)};
+        }
+        return x > z
+                ? new double[] {t.middle() + side * t.half(), radius}
+                : new double[] {axial, up + level * (cz + corner)};
+    }
+
+    private static String outline(TyreBody t) {
+        double left = t.middle() - t.half();
+        double right = t.middle() + t.half();
+        String s = plain(t.shoulder());
+        String h = plain(t.heel());
+        return "M" + plain(left + t.shoulder()) + " " + up(t.outside()) + "H" + plain(right - t.shoulder()) + "a" + s
+                + " " + s
+                + " 0 0 1 " + s + " " + s + "V" + up(t.bead() + t.heel()) + "a" + h + " " + h + " 0 0 1 -" + h + " " + h
+                + "H"
+                + plain(left + t.heel()) + "a" + h + " " + h + " 0 0 1 -" + h + " -" + h + "V"
+                + up(t.outside() - t.shoulder()) + "a" + s + " " + s + " 0 0 1 " + s + " -" + s + "Z";
+    }
+
+    /** A lip hangs down and is turned in, a liner and an arch lie over the tread, a strut stands, the rest is a ring alone. */
+    private static String part(WheelHouse.Obstacle o, double x, double z) {
+        return switch (o.place()) {
+            case FENDER_LIP ->
+                "M" + plain(x - 14) + " " + up(z) + "H" + plain(x + 6) + "Q" + plain(x + 16) + " " + up(z) + " "
+                        + plain(x + 16) + " " + up(z + 12) + "V" + up(z + 90);
+            case LINER_FRONT, LINER_REAR, INNER_ARCH, HUGGER ->
+                "M" + plain(x - 60) + " " + up(z + 6) + "Q" + plain(x) + " " + up(z - 6) + " " + plain(x + 60) + " "
+                        + up(z + 6);
+            case STRUT -> "M" + plain(x) + " " + up(z - 110) + "V" + up(z + 110);
+            case SPRING_PERCH, FRAME, SWINGARM, CONTROL_ARM ->
+                "M" + plain(x) + " " + up(z - 34) + "V" + up(z + 34) + "h-40";
+            default -> "";
+        };
+    }
+}

@@ -1,0 +1,244 @@
+package abbex.app.ground;
+
+import abbex.app.arrive.Job;
+import abbex.app.arrive.Jobs;
+import abbex.app.arrive.VehicleFacts.Measure;
+import abbex.app.page.Me;
+import abbex.app.page.NotHere;
+import abbex.app.page.Numerals;
+import abbex.app.page.Reader;
+import abbex.app.page.Words;
+import abbex.app.people.Person;
+import abbex.app.prove.ProvePages;
+import abbex.app.store.Ids;
+import abbex.core.ground.Profile;
+import abbex.core.units.Length;
+import abbex.core.units.TapeParse;
+import abbex.core.units.TapeReading;
+import abbex.core.units.TapeText;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.UUID;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
+
+/** The vehicle over the ground: what lies low, what it climbs, its lamps. */
+@Controller
+class GroundController {
+    private static final int MOST = 40;
+    private static final int MOST_POINTS = 20;
+    private static final int LONGEST_NAME = 40;
+    /** No ground is longer (ours). */
+    private static final Length LONGEST = Length.ofMm(50_000);
+
+    private final Jobs jobs;
+    private final ProvePages pages;
+    private final LowPoints points;
+    private final Stances stances;
+    private final Words words;
+
+    GroundController(Jobs jobs, ProvePages pages, LowPoints points, Stances stances, Words words) {
+        this.jobs = jobs;
+        this.pages = pages;
+        this.points = points;
+        this.stances = stances;
+        this.words = words;
+    }
+
+    /** Where a distance along the vehicle is taken from. */
+    enum From {
+        AHEAD,
+        BETWEEN,
+        BEHIND
+    }
+
+    @GetMapping("/jobs/{id}/ground")
+    ModelAndView ground(@Me Person me, @PathVariable UUID id, @RequestParam Map<String, String> parameters) {
+        Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
+        return page(me, job, parameters, Map.of());
+    }
+
+    /** The stance alone, as the hand moves. */
+    @GetMapping("/jobs/{id}/ground/at")
+    ModelAndView at(@Me Person me, @PathVariable UUID id, @RequestParam Map<String, String> parameters) {
+        Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
+        ModelAndView page = new ModelAndView("ground :: stance");
+        page.addObject("view", view(me, job, parameters));
+        return page;
+    }
+
+    private GroundPage view(Person me, Job job, Map<String, String> parameters) {
+        return stances.of(job, parameters.get("ground"), along(parameters.get("along")), Reader.of(me));
+    }
+
+    private static OptionalDouble along(@Nullable String text) {
+        return text != null && text.strip().matches("-?\\d{1,6}")
+                ? OptionalDouble.of(Double.parseDouble(text.strip()))
+                : OptionalDouble.empty();
+    }
+
+    @PostMapping("/jobs/{id}/ground/points")
+    ModelAndView point(@Me Person me, @PathVariable UUID id, @RequestParam Map<String, String> parameters) {
+        Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
+        Map<String, ProvePages.Problem> problems = new LinkedHashMap<>();
+        LowPoint.Kind kind = choice(LowPoint.Kind.values(), parameters.get("kind"));
+        String typed = parameters.getOrDefault("name", "").strip();
+        String name = typed.isEmpty() ? words.say("low." + kind) : typed;
+        name(name, "name", problems);
+        From from = choice(From.values(), parameters.get("from"));
+        boolean lift = kind == LowPoint.Kind.NOSE_LIFT;
+        Optional<TapeReading> away =
+                lift ? Optional.empty() : length(me, "away", TapeText.Allowed.ZERO_OR_MORE, parameters, problems);
+        Optional<TapeReading> height = length(me, "height", TapeText.Allowed.ZERO_OR_MORE, parameters, problems);
+        Optional<Length> wheelbase = job.vehicle().measure(Measure.WHEELBASE);
+        if (wheelbase.isEmpty()) {
+            problems.put("away", new ProvePages.Problem(words.say("ground.missing.wheelbase"), ""));
+        }
+        if (points.of(me.shop(), job.vehicle().id()).size() >= MOST) {
+            problems.put("name", new ProvePages.Problem(words.say("problem.low.many"), ""));
+        }
+        if (!problems.isEmpty()) {
+            return refused(me, job, parameters, problems);
+        }
+        Length distance = away.map(TapeReading::value).orElse(Length.ZERO);
+        Length along = switch (from) {
+            case AHEAD -> distance;
+            case BETWEEN -> distance.negate();
+            case BEHIND -> distance.plus(wheelbase.orElseThrow()).negate();
+        };
+        points.add(
+                me,
+                job.vehicle().id(),
+                new LowPoint(
+                        Ids.fresh(),
+                        kind,
+                        name,
+                        away.map(a -> a.rawIn(me.likes().unit()) + " " + words.say("from." + from))
+                                .orElse(""),
+                        along,
+                        height.orElseThrow().rawIn(me.likes().unit()),
+                        height.orElseThrow().value()));
+        return new ModelAndView("redirect:/jobs/" + id + "/ground");
+    }
+
+    @PostMapping("/jobs/{id}/ground/own")
+    ModelAndView own(@Me Person me, @PathVariable UUID id, @RequestParam Map<String, String> parameters) {
+        Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
+        Map<String, ProvePages.Problem> problems = new LinkedHashMap<>();
+        String name = parameters.getOrDefault("called", "").strip();
+        if (name.isEmpty()) {
+            problems.put("called", new ProvePages.Problem(words.say("problem.ground.name"), ""));
+        }
+        name(name, "called", problems);
+        List<Profile.Point> profile = profile(me, parameters.getOrDefault("points", ""), problems);
+        if (points.grounds(me.shop(), job.vehicle().id()).size() >= MOST) {
+            problems.put("called", new ProvePages.Problem(words.say("problem.low.many"), ""));
+        }
+        if (!problems.isEmpty()) {
+            return refused(me, job, parameters, problems);
+        }
+        UUID ground = points.ground(me, job.vehicle().id(), name, new Profile(profile));
+        return new ModelAndView("redirect:/jobs/" + id + "/ground?ground=" + ground);
+    }
+
+    @PostMapping("/jobs/{id}/ground/{item}/rest")
+    String rest(@Me Person me, @PathVariable UUID id, @PathVariable UUID item) {
+        Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
+        points.rest(me, job.vehicle().id(), item);
+        return "redirect:/jobs/" + id + "/ground";
+    }
+
+    private ModelAndView refused(
+            Person me, Job job, Map<String, String> parameters, Map<String, ProvePages.Problem> problems) {
+        ModelAndView page = page(me, job, parameters, problems);
+        page.setStatus(HttpStatus.valueOf(422));
+        return page;
+    }
+
+    private void name(String text, String field, Map<String, ProvePages.Problem> problems) {
+        if (text.length() > LONGEST_NAME || text.chars().anyMatch(Character::isISOControl)) {
+            problems.put(field, new ProvePages.Problem(words.say("problem.low.name"), ""));
+        }
+    }
+
+    private Optional<TapeReading> length(
+            Person me,
+            String field,
+            TapeText.Allowed allowed,
+            Map<String, String> parameters,
+            Map<String, ProvePages.Problem> problems) {
+        String raw = parameters.getOrDefault(field, "").strip();
+        TapeParse parse = TapeText.parse(raw, me.likes().unit(), me.likes().tape(), allowed, LONGEST);
+        if (parse instanceof TapeParse.Refused refused) {
+            problems.put(
+                    field,
+                    new ProvePages.Problem(
+                            Numerals.html(words.refusal(refused, Reader.of(me))),
+                            refused.offers().stream().findFirst().orElse("")));
+        }
+        return parse.asReading();
+    }
+
+    /** A point a line, along and up apart by a comma; the first that cannot be taken is named. */
+    private List<Profile.Point> profile(Person me, String text, Map<String, ProvePages.Problem> problems) {
+        List<Profile.Point> read = new ArrayList<>();
+        String[] lines = text.strip().split("\\R|;");
+        for (int i = 0; i < lines.length && problems.get("points") == null; i++) {
+            String[] both = lines[i].split(",", -1);
+            Optional<Double> along = both.length == 2 ? mm(me, both[0]) : Optional.empty();
+            Optional<Double> up = both.length == 2 ? mm(me, both[1]) : Optional.empty();
+            if (along.isEmpty() || up.isEmpty()) {
+                problems.put("points", problem("problem.ground.line", Integer.toString(i + 1), lines[i].strip()));
+            } else {
+                read.add(new Profile.Point(along.get(), up.get()));
+            }
+        }
+        if (problems.get("points") == null && (read.size() < 2 || read.size() > MOST_POINTS)) {
+            problems.put("points", problem("problem.ground.few", "2", Integer.toString(MOST_POINTS)));
+        }
+        int folded = Profile.folded(read);
+        if (problems.get("points") == null && folded >= 0) {
+            problems.put(
+                    "points", problem("problem.ground.folds", Integer.toString(folded + 1), lines[folded].strip()));
+        }
+        return read;
+    }
+
+    private ProvePages.Problem problem(String key, Object... values) {
+        return new ProvePages.Problem(Numerals.html(words.say(key, ProvePages.ANY, values)), "");
+    }
+
+    private static Optional<Double> mm(Person me, String raw) {
+        return TapeText.parse(raw.strip(), me.likes().unit(), me.likes().tape(), TapeText.Allowed.ANY, LONGEST)
+                .asReading()
+                .map(r -> r.value().mm());
+    }
+
+    private static <E extends Enum<E>> E choice(E[] all, @Nullable String text) {
+        return Stream.of(all).filter(e -> e.name().equals(text)).findFirst().orElse(all[0]);
+    }
+
+    private ModelAndView page(
+            Person me, Job job, Map<String, String> parameters, Map<String, ProvePages.Problem> problems) {
+        ModelAndView page = pages.frame("ground", me, job, null, "ground");
+        page.addObject("view", view(me, job, parameters));
+        page.addObject("low", points.of(me.shop(), job.vehicle().id()));
+        page.addObject("kinds", LowPoint.Kind.values());
+        page.addObject("froms", From.values());
+        page.addObject("typed", parameters);
+        page.addObject("problems", problems);
+        page.addObject("inches", !me.likes().unit().metric());
+        return page;
+    }
+}

@@ -1,0 +1,35 @@
+package abbex.app.ground;
+
+import abbex.core.ground.Lamps;
+import abbex.core.units.Length;
+import java.util.Optional;
+import java.util.UUID;
+
+/**
+ * Something low, a lamp or a bumper, as it was measured standing.
+ *
+ * @param along from the front axle, positive ahead
+ * @param height over the floor; of a nose lift what it lifts at the front axle
+ */
+record LowPoint(UUID id, Kind kind, String name, String alongRaw, Length along, String heightRaw, Length height) {
+    /** What it is. */
+    enum Kind {
+        UNDERSIDE,
+        DIPPED_BEAM,
+        FRONT_FOG,
+        HEADLAMP,
+        BUMPER,
+        NOSE_LIFT;
+
+        /** The height that codes name for it. */
+        Optional<Lamps.Code> code() {
+            return switch (this) {
+                case DIPPED_BEAM -> Optional.of(Lamps.Code.DIPPED_BEAM);
+                case FRONT_FOG -> Optional.of(Lamps.Code.FRONT_FOG);
+                case HEADLAMP -> Optional.of(Lamps.Code.HEADLAMP);
+                case BUMPER -> Optional.of(Lamps.Code.BUMPER);
+                case UNDERSIDE, NOSE_LIFT -> Optional.empty();
+            };
+        }
+    }
+}

@@ -1,0 +1,127 @@
+package abbex.app.ground;
+
+import abbex.app.people.Person;
+import abbex.app.store.Ids;
+import abbex.app.store.Times;
+import abbex.core.ground.Profile;
+import abbex.core.units.Length;
+import java.time.Clock;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+
+/** What lies low under vehicles and the grounds they have to pass, one shop at a time: the public service of the station. */
+@Service
+public class LowPoints {
+    private static final String OF = """
+            select id, kind, name, along_raw, along_nm, height_raw, height_nm from low_point
+             where shop_id = :shop and vehicle_id = :vehicle and in_use order by along_nm desc, made_at, id
+            """;
+
+    private static final String ADD = """
+            insert into low_point (id, shop_id, vehicle_id, kind, name, along_raw, along_nm, height_raw, height_nm, in_use,
+                                   person_id, made_at)
+            values (:id, :shop, :vehicle, :kind, :name, :alongRaw, :along, :heightRaw, :height, true, :person, :at)
+            """;
+
+    private static final String GROUNDS = """
+            select id, name, points from own_ground
+             where shop_id = :shop and vehicle_id = :vehicle and in_use order by made_at, id
+            """;
+
+    private static final String ADD_GROUND = """
+            insert into own_ground (id, shop_id, vehicle_id, name, points, in_use, person_id, made_at)
+            values (:id, :shop, :vehicle, :name, :points, true, :person, :at)
+            """;
+
+    private final JdbcClient jdbc;
+    private final Clock clock;
+
+    LowPoints(JdbcClient jdbc, Clock clock) {
+        this.jdbc = jdbc;
+        this.clock = clock;
+    }
+
+    List<LowPoint> of(UUID shop, UUID vehicle) {
+        return jdbc.sql(OF)
+                .param("shop", shop.toString())
+                .param("vehicle", vehicle.toString())
+                .query((row, n) -> new LowPoint(
+                        Ids.id(row, "id"),
+                        LowPoint.Kind.valueOf(row.getString("kind")),
+                        row.getString("name"),
+                        row.getString("along_raw"),
+                        Length.ofNm(row.getLong("along_nm")),
+                        row.getString("height_raw"),
+                        Length.ofNm(row.getLong("height_nm"))))
+                .list();
+    }
+
+    void add(Person by, UUID vehicle, LowPoint point) {
+        jdbc.sql(ADD)
+                .param("id", point.id().toString())
+                .param("shop", by.shop().toString())
+                .param("vehicle", vehicle.toString())
+                .param("kind", point.kind().name())
+                .param("name", point.name())
+                .param("alongRaw", point.alongRaw())
+                .param("along", point.along().nm())
+                .param("heightRaw", point.heightRaw())
+                .param("height", point.height().nm())
+                .param("person", by.id().toString())
+                .param("at", Times.column(clock.instant()))
+                .update();
+    }
+
+    /** Keeps a point that somebody tells with its measures: kind and name, from the front axle, over the floor. */
+    public void add(
+            Person by,
+            UUID vehicle,
+            String kind,
+            String name,
+            String alongRaw,
+            Length along,
+            String heightRaw,
+            Length height) {
+        add(
+                by,
+                vehicle,
+                new LowPoint(Ids.fresh(), LowPoint.Kind.valueOf(kind), name, alongRaw, along, heightRaw, height));
+    }
+
+    List<OwnGround> grounds(UUID shop, UUID vehicle) {
+        return jdbc.sql(GROUNDS)
+                .param("shop", shop.toString())
+                .param("vehicle", vehicle.toString())
+                .query((row, n) -> new OwnGround(
+                        Ids.id(row, "id"), row.getString("name"), OwnGround.profile(row.getString("points"))))
+                .list();
+    }
+
+    public UUID ground(Person by, UUID vehicle, String name, Profile profile) {
+        UUID id = Ids.fresh();
+        jdbc.sql(ADD_GROUND)
+                .param("id", id.toString())
+                .param("shop", by.shop().toString())
+                .param("vehicle", vehicle.toString())
+                .param("name", name)
+                .param("points", OwnGround.text(profile))
+                .param("person", by.id().toString())
+                .param("at", Times.column(clock.instant()))
+                .update();
+        return id;
+    }
+
+    /** A point or a ground counts no more. */
+    void rest(Person by, UUID vehicle, UUID id) {
+        for (String table : List.of("low_point", "own_ground")) {
+            jdbc.sql("update " + table
+                            + " set in_use = false where shop_id = :shop and vehicle_id = :vehicle and id = :id")
+                    .param("shop", by.shop().toString())
+                    .param("vehicle", vehicle.toString())
+                    .param("id", id.toString())
+                    .update();
+        }
+    }
+}

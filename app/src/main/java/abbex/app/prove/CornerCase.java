@@ -1,0 +1,155 @@
+package abbex.app.prove;
+
+import abbex.core.clearance.Eye;
+import abbex.core.clearance.Probe;
+import abbex.core.clearance.Probed;
+import abbex.core.clearance.Remedy;
+import abbex.core.clearance.RoadTest;
+import abbex.core.clearance.Verdict;
+import abbex.core.clearance.WheelHouse;
+import abbex.core.units.Length;
+import abbex.core.vehicle.Corner;
+import abbex.core.wheels.Fitment;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+
+/**
+ * All that is known of what clears at a corner: what was probed and what a drive said of it, what is planned, how far it is
+ * swept, and which remedies are in the plan.
+ *
+ * @param known places, in the order they were found
+ * @param planned wheel and tyre that are to clear
+ * @param drive the newest road test
+ */
+record CornerCase(
+        Corner corner,
+        List<Known> known,
+        Fitment planned,
+        SweepPlan plan,
+        List<SweepPlans.Taken> taken,
+        Optional<Drive> drive) {
+
+    /**
+     * A place.
+     *
+     * @param raw the gap as typed; empty for a mark
+     * @param read what a mark says; empty for what left none
+     * @param moved true when the drive put it elsewhere than the probe had
+     */
+    record Known(
+            UUID id, Probed probed, String raw, String by, Instant at, Optional<RoadTest.Mark> read, boolean moved) {
+        boolean mark() {
+            return raw.isEmpty();
+        }
+    }
+
+    /** A place and what became of it. */
+    record Judged(Known known, Verdict verdict) {}
+
+    CornerCase {
+        known = List.copyOf(known);
+        taken = List.copyOf(taken);
+    }
+
+    static CornerCase of(
+            Corner corner,
+            List<ProbeRow> probes,
+            Fitment planned,
+            SweepPlan plan,
+            List<SweepPlans.Taken> taken,
+            Optional<Drive> drive) {
+        List<Known> known = new ArrayList<>();
+        Optional<RoadTest> test = drive.map(d -> d.at(corner, plan));
+        List<Drive.Mark> marks = new ArrayList<>(drive.map(Drive::marks).orElse(List.of()).stream()
+                .filter(m -> m.corner() == corner)
+                .toList());
+        for (ProbeRow row : probes) {
+            Probed probed = Probed.byHand(row.probe(), row.measured());
+            Optional<Drive.Mark> mark = marks.stream()
+                    .filter(m ->
+                            new Probe(m.place(), m.clock(), m.face(), Length.ZERO, Length.ZERO).sameSpot(row.probe()))
+                    .findFirst();
+            mark.ifPresent(marks::remove);
+            Optional<RoadTest.Mark> read = mark.flatMap(m -> test.flatMap(t -> t.mark(probed)));
+            boolean driven = drive.isPresent() && row.at().isBefore(drive.get().at());
+            Probed now = read.map(RoadTest.Mark::probed)
+                    .orElseGet(() -> driven ? test.map(t -> t.unmarked(probed)).orElse(probed) : probed);
+            known.add(new Known(row.id(), now, row.raw(), row.by(), row.at(), read, !now.equals(probed)));
+        }
+        for (Drive.Mark mark : marks) {
+            test.flatMap(t -> t.mark(mark.place(), mark.clock(), mark.face()))
+                    .ifPresent(read -> known.add(new Known(
+                            mark.id(),
+                            read.probed(),
+                            "",
+                            mark.by(),
+                            drive.orElseThrow().at(),
+                            Optional.of(read),
+                            false)));
+        }
+        return new CornerCase(corner, known, planned, plan, taken, drive);
+    }
+
+    /** What stands there with the remedies that are in the plan. */
+    WheelHouse house() {
+        List<WheelHouse.Obstacle> obstacles = new ArrayList<>();
+        for (Known place : known) {
+            WheelHouse one = bare(List.of(place.probed()));
+            for (SweepPlans.Taken t : taken) {
+                // What was probed after the body was worked on has it in its gap already.
+                if (t.dose().remedy().shapes() && place.at().isBefore(t.at())) {
+                    one = one.with(t.dose().remedy(), t.dose().steps());
+                }
+            }
+            obstacles.addAll(one.obstacles());
+        }
+        WheelHouse house = new WheelHouse(obstacles, planned, plan.worn(), plan.motion(corner));
+        for (SweepPlans.Taken t : taken) {
+            if (!t.dose().remedy().shapes()) {
+                house = house.with(t.dose().remedy(), t.dose().steps());
+            }
+        }
+        return house;
+    }
+
+    private WheelHouse bare(List<Probed> probed) {
+        return WheelHouse.of(probed, planned, plan.worn(), plan.lower(), plan.motion(corner));
+    }
+
+    /** Every place with its verdict, worst first. */
+    List<Judged> judged() {
+        List<Verdict> verdicts = house().verdicts();
+        List<Judged> judged = new ArrayList<>();
+        for (int i = 0; i < known.size(); i++) {
+            judged.add(new Judged(known.get(i), verdicts.get(i)));
+        }
+        judged.sort(Comparator.comparingDouble(
+                j -> j.verdict().least().gap() - j.verdict().needed()));
+        return judged;
+    }
+
+    Eye eye() {
+        return Eye.of(house());
+    }
+
+    /** How much lower it is than when it was first measured, with what the plan takes back. */
+    double lower() {
+        return plan.lower()
+                - taken.stream()
+                        .filter(t -> t.dose().remedy() == Remedy.LESS_DROP)
+                        .mapToDouble(t -> t.dose().amount())
+                        .sum();
+    }
+
+    /** True when all that is swept was driven on these wheels and as low. */
+    boolean driven() {
+        return drive.isPresent()
+                && drive.get()
+                        .at(corner, plan)
+                        .proves(planned, lower(), house().motion().range());
+    }
+}

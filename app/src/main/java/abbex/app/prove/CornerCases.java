@@ -1,0 +1,57 @@
+package abbex.app.prove;
+
+import abbex.app.arrive.Job;
+import abbex.app.fitment.Fitments;
+import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.End;
+import abbex.core.vehicle.VehicleKind;
+import abbex.core.wheels.Fitment;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+
+/** Brings together what is known of the corners of a stay. */
+@Service
+class CornerCases {
+    private final Probes probes;
+    private final Fitments fitments;
+    private final SweepPlans plans;
+    private final Drives drives;
+
+    CornerCases(Probes probes, Fitments fitments, SweepPlans plans, Drives drives) {
+        this.probes = probes;
+        this.fitments = fitments;
+        this.plans = plans;
+        this.drives = drives;
+    }
+
+    /** A motorcycle's two wheels are its left ones. */
+    static List<Corner> corners(Job job) {
+        return job.vehicle().kind() == VehicleKind.MOTORCYCLE ? List.of(Corner.LF, Corner.LR) : Corner.WALK;
+    }
+
+    SweepPlan plan(Job job, End end) {
+        return plans.of(job.shop(), job.vehicle().id(), end)
+                .orElseGet(() -> SweepPlan.usual(end, job.vehicle().kind() == VehicleKind.MOTORCYCLE));
+    }
+
+    /** What is planned, else what stands there; empty while nobody has said what stands there. */
+    Optional<CornerCase> of(Job job, Corner corner) {
+        return fitments.planned(job, corner.end())
+                .or(() -> fitments.now(job, corner.end()))
+                .map(planned -> of(job, corner, planned));
+    }
+
+    /** The same for other wheels. */
+    CornerCase of(Job job, Corner corner, Fitment planned) {
+        return CornerCase.of(
+                corner,
+                probes.of(job.shop(), job.vehicle().id()).stream()
+                        .filter(p -> p.corner() == corner)
+                        .toList(),
+                planned,
+                plan(job, corner.end()),
+                plans.taken(job.shop(), job.vehicle().id(), corner),
+                drives.newest(job.shop(), job.vehicle().id()));
+    }
+}

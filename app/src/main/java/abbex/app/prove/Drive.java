@@ -1,0 +1,65 @@
+package abbex.app.prove;
+
+import abbex.core.clearance.Motion;
+import abbex.core.clearance.ProbePlace;
+import abbex.core.clearance.RoadTest;
+import abbex.core.clearance.TyreBody;
+import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.End;
+import abbex.core.wheels.Fitment;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+
+/**
+ * A road test as it was told.
+ *
+ * @param bump how far each corner was taken up from ride height, mm, by a tie or a ring on the damper's rod
+ * @param locks true when it was steered to both locks
+ * @param hung true when it hung on the lift with its wheels turned lock to lock
+ * @param lean of the body in the hardest corner, degrees
+ * @param on the wheels that were driven
+ * @param lowered how far each end had come down by then from where it was first measured, mm
+ * @param marks what it left
+ * @param by initials
+ */
+record Drive(
+        UUID id,
+        Map<Corner, Double> bump,
+        boolean locks,
+        boolean hung,
+        double lean,
+        String note,
+        Map<End, Fitment> on,
+        Map<End, Double> lowered,
+        List<Mark> marks,
+        String by,
+        Instant at) {
+    /** What the tell-tale was made of. */
+    enum SeenOn {
+        PAINT,
+        CLAY,
+        TAPE,
+        CHALK,
+        METAL
+    }
+
+    /** A witness mark. */
+    record Mark(UUID id, Corner corner, ProbePlace place, double clock, TyreBody.Face face, SeenOn on, String by) {}
+
+    /** What it says of a corner that moves as is planned. */
+    RoadTest at(Corner corner, SweepPlan plan) {
+        Motion.Range whole = plan.motion(corner).range();
+        Motion.Range driven = new Motion.Range(
+                hung ? whole.droop() : 0,
+                bump.get(corner),
+                locks ? whole.left() : 0,
+                locks ? whole.right() : 0,
+                Math.toRadians(lean));
+        return new RoadTest(
+                on.get(corner.end()),
+                lowered.get(corner.end()),
+                plan.motion(corner).withRange(driven));
+    }
+}

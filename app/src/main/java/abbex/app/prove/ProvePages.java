@@ -1,0 +1,251 @@
+package abbex.app.prove;
+
+import abbex.app.arrive.Job;
+import abbex.app.drawing.CutDrawing;
+import abbex.app.fitment.Fitments;
+import abbex.app.page.JobHeads;
+import abbex.app.page.Reader;
+import abbex.app.page.Words;
+import abbex.app.people.Person;
+import abbex.core.clearance.Motion;
+import abbex.core.clearance.ProbePlace;
+import abbex.core.clearance.Sweep;
+import abbex.core.clearance.TyreBody;
+import abbex.core.clearance.WheelHouse;
+import abbex.core.units.Graduation;
+import abbex.core.units.LengthUnit;
+import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.VehicleKind;
+import abbex.core.wheels.Fitment;
+import java.math.BigDecimal;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import org.springframework.web.servlet.ModelAndView;
+import org.springframework.web.util.HtmlUtils;
+
+/** Makes the pages of the station: a corner with its cut, and the chips that lead from one to the other. */
+@Component
+public class ProvePages {
+    /** For words that speak of no length. */
+    public static final Reader ANY = new Reader(LengthUnit.MILLIMETRE, Graduation.MILLIMETRE, ZoneOffset.UTC);
+
+    private final JobHeads heads;
+    private final Fitments fitments;
+    private final Probes probes;
+    private final CornerCases cases;
+    private final ProveWords say;
+    private final Words words;
+
+    ProvePages(JobHeads heads, Fitments fitments, Probes probes, CornerCases cases, ProveWords say, Words words) {
+        this.heads = heads;
+        this.fitments = fitments;
+        this.probes = probes;
+        this.cases = cases;
+        this.say = say;
+        this.words = words;
+    }
+
+    /** A text that was not taken. */
+    public record Problem(String text, String offer) {
+        Problem(String text) {
+            this(text, "");
+        }
+    }
+
+    /** A corner to choose; a motorcycle has a front and a rear. */
+    public record Chip(String corner, String name, int probes, boolean chosen) {}
+
+    /** A pose as it is set by hand: bump in mm, steer and roll in degrees, each with its limits. */
+    public record Handle(String name, String label, long least, long most, double value, String more, String less) {
+        /** As it is said: without its sign, which way in a word. */
+        public String said() {
+            long rounded = Math.round(value);
+            String unit = name.equals("bump") ? " mm" : "°";
+            return Math.abs(rounded) + unit + (rounded == 0 ? "" : " " + (rounded > 0 ? more : less));
+        }
+    }
+
+    /** A place in the cut at a pose: its number in the list, how it stands, and its gap in words. */
+    public record Here(int number, String mark, String name, String gap, CutDrawing.Spot spot) {}
+
+    /** The corner cut open at a pose. */
+    public record Cut(CutDrawing drawing, List<Here> here, String nearest) {}
+
+    /** Chips, head and names that every page of the station has. */
+    public ModelAndView frame(String view, Person me, Job job, @Nullable Corner corner, String tab) {
+        List<ProbeRow> all = probes.of(me.shop(), job.vehicle().id());
+        ModelAndView page = new ModelAndView(view);
+        page.addObject("head", heads.head(me.shop(), job.id(), "prove", Reader.of(me)));
+        page.addObject(
+                "corners",
+                CornerCases.corners(job).stream()
+                        .map(c -> new Chip(
+                                c.name(),
+                                name(job, c),
+                                (int) all.stream().filter(p -> p.corner() == c).count(),
+                                c == corner))
+                        .toList());
+        page.addObject("tab", tab);
+        return page;
+    }
+
+    ModelAndView corner(
+            Person me, Job job, Corner corner, Map<String, String> parameters, Map<String, Problem> problems) {
+        Reader reader = Reader.of(me);
+        ModelAndView page = frame("prove", me, job, corner, "corner");
+        Optional<Fitment> now = fitments.now(job, corner.end());
+        Optional<CornerCase> found = cases.of(job, corner);
+        page.addObject("corner", corner);
+        page.addObject("name", name(job, corner));
+        page.addObject("view", found.map(c -> ProvePage.of(c, reader, say)).orElse(null));
+        page.addObject("standing", now.map(ProvePages::text).orElse(""));
+        page.addObject("swept", found.map(c -> text(c.planned())).orElse(""));
+        page.addObject("plan", cases.plan(job, corner.end()));
+        page.addObject("fields", SweepField.values());
+        page.addObject("typed", parameters);
+        page.addObject("problems", problems);
+        page.addObject("probePlaces", ProbePlace.values());
+        page.addObject("faces", TyreBody.Face.values());
+        page.addObject("likely", likely(corner));
+        found.ifPresent(c -> {
+            page.addObject("handles", handles(c, parameters));
+            page.addObject("cut", cut(c, parameters, reader));
+        });
+        return page;
+    }
+
+    private static String text(Fitment f) {
+        return f.tyre().text() + ", " + f.wheel().text();
+    }
+
+    String name(Job job, Corner corner) {
+        return job.vehicle().kind() == VehicleKind.MOTORCYCLE
+                ? Words.capital(words.say("end." + corner.end()))
+                : corner.name();
+    }
+
+    /** For each half hour from 0.5 to 12 the most likely part at each face: ordinals, faces apart by commas. */
+    private static String likely(Corner corner) {
+        StringBuilder all = new StringBuilder();
+        for (int half = 1; half <= 24; half++) {
+            for (TyreBody.Face face : TyreBody.Face.values()) {
+                all.append(all.isEmpty() ? "" : ",")
+                        .append(ProbePlace.likely(corner, half / 2.0, face).ordinal());
+            }
+        }
+        return all.toString();
+    }
+
+    private List<Handle> handles(CornerCase corner, Map<String, String> parameters) {
+        Motion.Range range = corner.house().motion().range();
+        List<Handle> handles = new ArrayList<>();
+        handles.add(handle("bump", -range.droop(), range.bump(), parameters));
+        if (range.left() + range.right() > 0) {
+            handles.add(handle("steer", -Math.toDegrees(range.left()), Math.toDegrees(range.right()), parameters));
+        }
+        if (range.roll() > 0) {
+            handles.add(handle("roll", -Math.toDegrees(range.roll()), Math.toDegrees(range.roll()), parameters));
+        }
+        return handles;
+    }
+
+    private Handle handle(String name, double least, double most, Map<String, String> parameters) {
+        return new Handle(
+                name,
+                words.say("handle." + name),
+                Math.round(least),
+                Math.round(most),
+                within(parameters.get(name), least, most),
+                words.say("handle." + name + ".more"),
+                words.say("handle." + name + ".less"));
+    }
+
+    /** What was asked for, within the limits; nought when it is no number. */
+    private static double within(@Nullable String text, double least, double most) {
+        if (text == null || !text.strip().matches("-?\\d{1,3}([.]\\d{1,2})?")) {
+            return 0;
+        }
+        return Math.max(least, Math.min(most, Double.parseDouble(text.strip())));
+    }
+
+    /** The cut at a pose, its places numbered as in the list. */
+    Cut cut(CornerCase corner, Map<String, String> parameters, Reader reader) {
+        WheelHouse house = corner.house();
+        Motion.Range range = house.motion().range();
+        double bump = within(parameters.get("bump"), -range.droop(), range.bump());
+        double steer = Math.toRadians(
+                within(parameters.get("steer"), -Math.toDegrees(range.left()), Math.toDegrees(range.right())));
+        double roll = Math.toRadians(
+                within(parameters.get("roll"), -Math.toDegrees(range.roll()), Math.toDegrees(range.roll())));
+        CutDrawing drawing = CutDrawing.of(house, corner.corner().isLeft(), bump, steer, roll);
+        List<CornerCase.Judged> judged = corner.judged();
+        List<Here> here = new ArrayList<>();
+        for (int i = 0; i < judged.size(); i++) {
+            CornerCase.Known known = judged.get(i).known();
+            CutDrawing.Spot spot = drawing.spots().get(corner.known().indexOf(known));
+            double needed = judged.get(i).verdict().needed();
+            here.add(new Here(
+                    i + 1,
+                    spot.gap() <= 0 ? "stop" : spot.gap() < needed ? "look" : "clear",
+                    say.name(known.probed().probe()),
+                    ProveWords.length(spot.gap(), reader),
+                    spot));
+        }
+        String pose = Words.capital(say.pose(new Sweep.Least(0, bump, steer, roll), corner));
+        String nearest = here.stream()
+                .min(Comparator.comparingDouble(h -> h.spot().gap()))
+                .map(h -> pose + ": " + words.say("cut.nearest") + " " + h.name() + ", " + h.gap())
+                .orElse(pose);
+        return new Cut(drawing, here, nearest);
+    }
+
+    /** Reads the fields of a plan; what cannot be taken is said. */
+    SweepPlan read(SweepPlan known, Map<String, String> parameters, Map<String, Problem> problems) {
+        Map<SweepField, Double> values = new LinkedHashMap<>(known.values());
+        for (SweepField field : SweepField.values()) {
+            String text = parameters.getOrDefault(field.id(), "").strip().replace('−', '-');
+            if (text.isEmpty()) {
+                continue;
+            }
+            boolean fits = text.matches("-?\\d{1,3}([.]\\d{1,3})?")
+                    && Double.parseDouble(text) >= field.least()
+                    && Double.parseDouble(text) <= field.most();
+            if (fits) {
+                values.put(field, Double.parseDouble(text));
+            } else {
+                problems.put(
+                        field.id(),
+                        new Problem(words.say(
+                                "problem.range",
+                                ANY,
+                                HtmlUtils.htmlEscape(text),
+                                plain(field.least()),
+                                plain(field.most()))));
+            }
+        }
+        return new SweepPlan(values, parameters.containsKey("chains"));
+    }
+
+    static String plain(double value) {
+        return BigDecimal.valueOf(value).stripTrailingZeros().toPlainString();
+    }
+
+    static <E extends Enum<E>> E choice(E[] all, @Nullable String text) {
+        return Stream.of(all).filter(e -> e.name().equals(text)).findFirst().orElse(all[0]);
+    }
+
+    static Corner corner(Job job, @Nullable String text) {
+        return CornerCases.corners(job).stream()
+                .filter(c -> c.name().equals(text))
+                .findFirst()
+                .orElse(Corner.LF);
+    }
+}

@@ -1,0 +1,240 @@
+package abbex.app.prove;
+
+import abbex.app.page.Numerals;
+import abbex.app.page.Reader;
+import abbex.app.page.Words;
+import abbex.core.clearance.Cure;
+import abbex.core.clearance.Eye;
+import abbex.core.clearance.Motion;
+import abbex.core.clearance.Probe;
+import abbex.core.clearance.ProbeCheck;
+import abbex.core.clearance.ProbePlace;
+import abbex.core.clearance.Remedy;
+import abbex.core.clearance.RoadTest;
+import abbex.core.clearance.Sweep;
+import abbex.core.clearance.Verdict;
+import abbex.core.units.Length;
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.OptionalDouble;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Component;
+
+/** What clears, in words; every text is safe for a page. */
+@Component
+class ProveWords {
+    /** Nobody's wheel clears what nobody looked at: these are asked for at each corner. */
+    static final List<ProbePlace> ASKED = List.of(
+            ProbePlace.FENDER_LIP,
+            ProbePlace.LINER_FRONT,
+            ProbePlace.LINER_REAR,
+            ProbePlace.INNER_ARCH,
+            ProbePlace.STRUT);
+
+    private final Words words;
+
+    ProveWords(Words words) {
+        this.words = words;
+    }
+
+    /** Every place with its verdict, then those that nobody looked at. */
+    List<ProvePage.Spot> spots(CornerCase corner, List<CornerCase.Judged> judged, Reader reader) {
+        return Stream.concat(
+                        judged.stream().map(j -> spot(j, corner, reader)),
+                        ASKED.stream()
+                                .filter(place -> corner.known().stream()
+                                        .noneMatch(p -> p.probed().probe().place() == place))
+                                .map(this::open))
+                .toList();
+    }
+
+    List<ProvePage.InPlan> inPlan(CornerCase corner) {
+        return corner.taken().stream()
+                .map(t -> new ProvePage.InPlan(t.id().toString(), dose(t.dose())))
+                .toList();
+    }
+
+    private ProvePage.Spot spot(CornerCase.Judged judged, CornerCase corner, Reader reader) {
+        Verdict verdict = judged.verdict();
+        CornerCase.Known known = judged.known();
+        Probe probe = known.probed().probe();
+        String word =
+                words.say("verdict." + verdict.word()) + (verdict.mayTouch() ? ", " + words.say("verdict.may") : "");
+        Sweep.Least least = verdict.least();
+        return new ProvePage.Spot(
+                known.id().toString(),
+                known.mark(),
+                name(probe),
+                mark(verdict.word()),
+                word,
+                length(least.gap(), reader),
+                length(verdict.needed(), reader),
+                probe.place().carrier() == ProbePlace.Carrier.KNUCKLE
+                        ? words.say("pose.always")
+                        : Words.capital(pose(least, corner)),
+                taken(known, probe, reader),
+                String.format(
+                        Locale.ROOT,
+                        "%.0f %.1f %.1f",
+                        least.bump(),
+                        Math.toDegrees(least.steer()),
+                        Math.toDegrees(least.roll())));
+    }
+
+    private String taken(CornerCase.Known known, Probe probe, Reader reader) {
+        String face = words.say("face." + probe.face());
+        String by = " (" + known.by() + ")";
+        if (known.mark()) {
+            return Numerals.html(words.say("taken.mark", reader, face) + by + ": ")
+                    + cause(known.read().orElseThrow(), reader);
+        }
+        String said = Numerals.html(words.say("taken.probe", reader, known.raw(), face) + by);
+        if (known.read().isPresent()) {
+            return said + Numerals.html("; " + words.say("taken.marked", reader, probe.gap())) + ": "
+                    + cause(known.read().get(), reader);
+        }
+        return known.moved() ? said + Numerals.html("; " + words.say("taken.unmarked", reader, probe.gap())) : said;
+    }
+
+    /** What made a mark, and how much air there would be without it. */
+    String cause(RoadTest.Mark mark, Reader reader) {
+        return Numerals.html(
+                words.say("cause." + mark.cause(), reader, Length.ofRoundedMm(Math.max(0, mark.without()))));
+    }
+
+    static String mark(Verdict.Word word) {
+        return switch (word) {
+            case CLEAR -> "clear";
+            case CLOSE -> "look";
+            case TOUCHES -> "stop";
+            case NOT_LOOKED_AT -> "open";
+        };
+    }
+
+    private ProvePage.Spot open(ProbePlace place) {
+        return new ProvePage.Spot(
+                "", false, name(place), "open", words.say("verdict.NOT_LOOKED_AT"), "", "", "", "", "");
+    }
+
+    /** Such as "Fender lip, 12 o’clock". */
+    String name(Probe probe) {
+        return name(probe.place()) + ", " + hours(probe.clock());
+    }
+
+    private String name(ProbePlace place) {
+        return Words.capital(words.say("probe." + place));
+    }
+
+    static String hours(double clock) {
+        return BigDecimal.valueOf(clock).stripTrailingZeros().toPlainString() + " o’clock";
+    }
+
+    static String length(double mm, Reader reader) {
+        return Numerals.html(Numerals.text(Length.ofRoundedMm(mm), reader));
+    }
+
+    /** Such as "at full right lock, bump 31 mm". */
+    String pose(Sweep.Least least, CornerCase corner) {
+        Motion.Range range = corner.house().motion().range();
+        List<String> parts = new ArrayList<>();
+        if (Math.abs(least.steer()) > 0.05) {
+            boolean right = least.steer() > 0;
+            boolean full = Math.abs(least.steer()) > 0.95 * (right ? range.right() : range.left());
+            parts.add(words.say((full ? "pose.full." : "pose.part.") + (right ? "right" : "left"))
+                    + (full ? "" : " " + Math.round(Math.toDegrees(Math.abs(least.steer()))) + "°"));
+        }
+        if (Math.abs(least.bump()) > 1) {
+            parts.add(words.say(least.bump() > 0 ? "pose.bump" : "pose.droop") + " "
+                    + Math.round(Math.abs(least.bump())) + " mm"
+                    + (least.bump() > corner.plan().of(SweepField.STOP) + 1 ? words.say("pose.crushed") : ""));
+        }
+        if (Math.abs(least.roll()) > 0.01) {
+            parts.add(words.say(least.roll() > 0 ? "pose.lean.out" : "pose.lean.in"));
+        }
+        return parts.isEmpty() ? words.say("pose.ride") : String.join(", ", parts);
+    }
+
+    ProvePage.Way way(Cure cure, Reader reader) {
+        Verdict tightest = cure.proof().get(0);
+        return new ProvePage.Way(
+                Words.capital(cure.doses().stream()
+                        .map(this::dose)
+                        .collect(Collectors.joining(", " + words.say("and") + " "))),
+                cure.doses().stream().anyMatch(d -> d.remedy().structural()),
+                cure.doses().stream().anyMatch(d -> d.remedy().baresMetal()),
+                Numerals.html(words.say(
+                        "remedy.proof",
+                        reader,
+                        words.say("probe." + tightest.place()),
+                        Length.ofRoundedMm(tightest.least().gap()))),
+                cure.doses().stream()
+                        .map(d -> d.remedy().name() + ":" + d.steps())
+                        .collect(Collectors.joining(",")));
+    }
+
+    /** Such as "less drop by 15 mm". */
+    String dose(Cure.Dose dose) {
+        Remedy remedy = dose.remedy();
+        String amount = switch (remedy) {
+            case CAMBER -> String.format(Locale.ROOT, "%.1f°", dose.amount() / 10.0);
+            case LOWER_ASPECT -> Integer.toString(dose.amount());
+            default -> dose.amount() + " mm";
+        };
+        return words.say("remedy." + remedy) + " " + amount;
+    }
+
+    /** Two probes that cannot both be true, by their names. */
+    String contradiction(ProbeCheck.Contradiction c, CornerCase corner, Reader reader) {
+        CornerCase.Known a = corner.known().get(c.first());
+        CornerCase.Known b = corner.known().get(c.second());
+        return Numerals.html(words.say(
+                "contradiction." + c.why(),
+                reader,
+                name(a.probed().probe()) + told(a),
+                name(b.probed().probe()) + told(b),
+                Length.ofRoundedMm(c.by())));
+    }
+
+    private String told(CornerCase.Known known) {
+        return " ("
+                + (known.mark()
+                        ? words.say("told.mark")
+                        : known.raw() + ", " + known.probed().from().tyre().text()) + ")";
+    }
+
+    /** How far a drive proves the corner. */
+    String driven(CornerCase corner, Reader reader) {
+        if (corner.drive().isEmpty()) {
+            return "";
+        }
+        Drive drive = corner.drive().get();
+        boolean touched = corner.known().stream().anyMatch(k -> k.read().isPresent());
+        String day = reader.day(drive.at());
+        if (!touched && corner.driven()) {
+            return words.say("driven.all", reader, day, drive.by());
+        }
+        String far = words.say(
+                drive.locks() ? "driven.locks" : "driven.straight",
+                reader,
+                Long.toString(Math.round(drive.bump().get(corner.corner()))),
+                BigDecimal.valueOf(drive.lean()).stripTrailingZeros().toPlainString());
+        return words.say(touched ? "driven.marked" : "driven.part", reader, day, drive.by(), far);
+    }
+
+    List<ProvePage.Line> eye(Eye eye, Reader reader) {
+        List<ProvePage.Line> lines = new ArrayList<>();
+        add(lines, "eye.over", eye.over(), reader);
+        add(lines, "eye.evenness", eye.evenness(), reader);
+        eye.poke()
+                .ifPresent(mm -> lines.add(
+                        new ProvePage.Line(words.say(mm > 0 ? "eye.poke" : "eye.tuck"), length(Math.abs(mm), reader))));
+        return lines;
+    }
+
+    private void add(List<ProvePage.Line> lines, String key, OptionalDouble mm, Reader reader) {
+        mm.ifPresent(value -> lines.add(new ProvePage.Line(words.say(key), length(value, reader))));
+    }
+}

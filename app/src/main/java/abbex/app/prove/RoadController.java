@@ -1,0 +1,224 @@
+package abbex.app.prove;
+
+import abbex.app.arrive.Job;
+import abbex.app.arrive.Jobs;
+import abbex.app.fitment.Fitments;
+import abbex.app.page.Me;
+import abbex.app.page.NotHere;
+import abbex.app.page.Numerals;
+import abbex.app.page.Reader;
+import abbex.app.page.Words;
+import abbex.app.people.Person;
+import abbex.core.clearance.ProbePlace;
+import abbex.core.clearance.TyreBody;
+import abbex.core.clearance.Verdict;
+import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.End;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
+
+/** The road test: what to prepare, how far was driven, what it left, what it proves. */
+@Controller
+class RoadController {
+    private static final int MOST_MARKS = 40;
+    private static final int LONGEST = 200;
+    private static final double MOST_BUMP = 300;
+    private static final double MOST_LEAN = 15;
+
+    private final Jobs jobs;
+    private final Fitments fitments;
+    private final RoadTests roads;
+    private final CornerCases cases;
+    private final ProvePages pages;
+    private final ProveWords say;
+    private final Words words;
+
+    RoadController(
+            Jobs jobs,
+            Fitments fitments,
+            RoadTests roads,
+            CornerCases cases,
+            ProvePages pages,
+            ProveWords say,
+            Words words) {
+        this.jobs = jobs;
+        this.fitments = fitments;
+        this.roads = roads;
+        this.cases = cases;
+        this.pages = pages;
+        this.say = say;
+        this.words = words;
+    }
+
+    /** A corner's part of the card: what to chalk, and what the drive said. */
+    public record Part(String corner, List<String> chalk, String driven, List<Seen> seen) {}
+
+    /** A mark. */
+    public record Seen(String id, String name, String text) {}
+
+    @GetMapping("/jobs/{id}/prove/road")
+    ModelAndView road(@Me Person me, @PathVariable UUID id) {
+        Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
+        return page(me, job, Map.of(), Map.of());
+    }
+
+    @PostMapping("/jobs/{id}/prove/road")
+    ModelAndView drive(@Me Person me, @PathVariable UUID id, @RequestParam Map<String, String> parameters) {
+        Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
+        Map<String, ProvePages.Problem> problems = new LinkedHashMap<>();
+        Map<Corner, Double> bump = new EnumMap<>(Corner.class);
+        for (Corner corner : Corner.values()) {
+            boolean asked = CornerCases.corners(job).contains(corner);
+            bump.put(corner, asked ? number("bump" + corner, MOST_BUMP, parameters, problems) : 0);
+        }
+        double lean = number("lean", MOST_LEAN, parameters, problems);
+        String note = parameters.getOrDefault("note", "").strip();
+        if (note.length() > LONGEST || note.chars().anyMatch(Character::isISOControl)) {
+            problems.put("note", new ProvePages.Problem(words.say("problem.road.note")));
+        }
+        RoadTests.Far far =
+                new RoadTests.Far(bump, parameters.containsKey("locks"), parameters.containsKey("hung"), lean, note);
+        if (problems.isEmpty() && !roads.drove(me, job, far)) {
+            problems.put("lean", new ProvePages.Problem(words.say("problem.probe.wheel")));
+        }
+        if (!problems.isEmpty()) {
+            ModelAndView page = page(me, job, parameters, problems);
+            page.setStatus(HttpStatus.valueOf(422));
+            return page;
+        }
+        return back(id);
+    }
+
+    @PostMapping("/jobs/{id}/prove/road/{drive}/rest")
+    ModelAndView rest(@Me Person me, @PathVariable UUID id, @PathVariable UUID drive) {
+        Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
+        roads.rest(me, job, drive);
+        return back(id);
+    }
+
+    @PostMapping("/jobs/{id}/prove/road/marks")
+    ModelAndView mark(@Me Person me, @PathVariable UUID id, @RequestParam Map<String, String> parameters) {
+        Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
+        Drive drive = roads.newest(job).orElseThrow(NotHere::new);
+        Map<String, ProvePages.Problem> problems = new LinkedHashMap<>();
+        Corner corner = ProvePages.corner(job, parameters.get("corner"));
+        ProbePlace place = ProvePages.choice(ProbePlace.values(), parameters.get("place"));
+        TyreBody.Face face = ProvePages.choice(TyreBody.Face.values(), parameters.get("face"));
+        Optional<Double> clock = ProbeController.clock(parameters.getOrDefault("clock", ""));
+        if (clock.isEmpty()) {
+            problems.put(
+                    "clock",
+                    new ProvePages.Problem(Numerals.html(
+                            words.say("problem.clock", Reader.of(me), parameters.getOrDefault("clock", "")))));
+        } else if (drive.at(corner, cases.plan(job, corner.end()))
+                .mark(place, clock.get(), face)
+                .isEmpty()) {
+            problems.put("clock", new ProvePages.Problem(words.say("problem.mark.reach")));
+        }
+        if (drive.marks().size() >= MOST_MARKS) {
+            problems.put("clock", new ProvePages.Problem(words.say("problem.mark.many")));
+        }
+        if (!problems.isEmpty()) {
+            ModelAndView page = page(me, job, parameters, problems);
+            page.setStatus(HttpStatus.valueOf(422));
+            return page;
+        }
+        roads.marked(me, job, corner, place, clock.orElseThrow(), face, parameters.getOrDefault("on", ""));
+        return back(id);
+    }
+
+    @PostMapping("/jobs/{id}/prove/road/marks/{mark}/rest")
+    ModelAndView restMark(@Me Person me, @PathVariable UUID id, @PathVariable UUID mark) {
+        Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
+        roads.restMark(me, job, mark);
+        return back(id);
+    }
+
+    private static ModelAndView back(UUID id) {
+        return new ModelAndView("redirect:/jobs/" + id + "/prove/road");
+    }
+
+    private double number(
+            String name, double most, Map<String, String> parameters, Map<String, ProvePages.Problem> problems) {
+        String text = parameters.getOrDefault(name, "").strip();
+        if (text.matches("\\d{1,3}([.]\\d{1,2})?") && Double.parseDouble(text) <= most) {
+            return Double.parseDouble(text);
+        }
+        problems.put(
+                name,
+                new ProvePages.Problem(
+                        Numerals.html(words.say("problem.range", ProvePages.ANY, text, "0", ProvePages.plain(most)))));
+        return 0;
+    }
+
+    private ModelAndView page(Person me, Job job, Map<String, String> typed, Map<String, ProvePages.Problem> problems) {
+        Reader reader = Reader.of(me);
+        ModelAndView page = pages.frame("road", me, job, null, "road");
+        Optional<Drive> drive = roads.newest(job);
+        page.addObject("drive", drive.orElse(null));
+        page.addObject(
+                "told",
+                drive.map(d -> words.say(
+                                        d.locks() ? "road.told.locks" : "road.told",
+                                        ProvePages.ANY,
+                                        reader.full(d.at()),
+                                        d.by(),
+                                        ProvePages.plain(d.lean()))
+                                + (d.hung() ? " " + words.say("road.told.hung") : ""))
+                        .orElse(""));
+        page.addObject("parts", parts(job, drive, reader));
+        page.addObject("wheels", fitments.now(job, End.FRONT).isPresent());
+        page.addObject("typed", typed);
+        page.addObject("problems", problems);
+        page.addObject("probePlaces", ProbePlace.values());
+        page.addObject("faces", TyreBody.Face.values());
+        page.addObject("seenOn", Drive.SeenOn.values());
+        return page;
+    }
+
+    private List<Part> parts(Job job, Optional<Drive> drive, Reader reader) {
+        List<Part> parts = new ArrayList<>();
+        for (Corner corner : CornerCases.corners(job)) {
+            Optional<CornerCase> found = cases.of(job, corner);
+            List<String> chalk = found.map(c -> c.judged().stream()
+                            .filter(j -> j.verdict().word() != Verdict.Word.CLEAR)
+                            .map(j -> say.name(j.known().probed().probe()))
+                            .toList())
+                    .orElse(List.of());
+            parts.add(new Part(
+                    pages.name(job, corner),
+                    chalk,
+                    found.map(c -> say.driven(c, reader)).orElse(""),
+                    drive.map(d -> seen(d, corner, found, reader)).orElse(List.of())));
+        }
+        return parts;
+    }
+
+    private List<Seen> seen(Drive drive, Corner corner, Optional<CornerCase> found, Reader reader) {
+        return drive.marks().stream()
+                .filter(m -> m.corner() == corner)
+                .map(m -> new Seen(
+                        m.id().toString(),
+                        Words.capital(words.say("probe." + m.place())) + ", " + ProveWords.hours(m.clock()) + ", "
+                                + words.say("face." + m.face()) + ", "
+                                + words.say("seen." + m.on()),
+                        found.map(c -> drive.at(corner, c.plan()))
+                                .flatMap(t -> t.mark(m.place(), m.clock(), m.face()))
+                                .map(read -> Words.capital(say.pose(read.pose(), found.orElseThrow())) + ". "
+                                        + Words.capital(say.cause(read, reader)))
+                                .orElse("")))
+                .toList();
+    }
+}

@@ -1,0 +1,101 @@
+package abbex.app.prove;
+
+import abbex.app.arrive.Job;
+import abbex.app.fitment.Fitments;
+import abbex.app.people.Person;
+import abbex.core.clearance.ProbePlace;
+import abbex.core.clearance.TyreBody;
+import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.End;
+import abbex.core.wheels.Fitment;
+import java.time.Instant;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+
+/** Keeps what is told of drives and of what corners are swept by. */
+@Service
+public class RoadTests {
+    private final Fitments fitments;
+    private final Drives drives;
+    private final SweepPlans plans;
+    private final CornerCases cases;
+
+    RoadTests(Fitments fitments, Drives drives, SweepPlans plans, CornerCases cases) {
+        this.fitments = fitments;
+        this.drives = drives;
+        this.plans = plans;
+        this.cases = cases;
+    }
+
+    /** How far was driven: bump by corner in mm, whether to both locks, whether it hung before, lean in degrees. */
+    public record Far(Map<Corner, Double> bump, boolean locks, boolean hung, double lean, String note) {}
+
+    /** Keeps a drive on the wheels that stand on the vehicle; false when nobody has said which those are. */
+    public boolean drove(Person by, Job job, Far far) {
+        Map<End, Fitment> on = new EnumMap<>(End.class);
+        Map<End, Double> lowered = new EnumMap<>(End.class);
+        for (End end : End.values()) {
+            fitments.now(job, end).ifPresent(f -> on.put(end, f));
+            lowered.put(end, cases.plan(job, end).lower());
+        }
+        if (on.size() < 2) {
+            return false;
+        }
+        drives.add(
+                by,
+                job.vehicle().id(),
+                new Drive(
+                        job.id(),
+                        far.bump(),
+                        far.locks(),
+                        far.hung(),
+                        far.lean(),
+                        far.note(),
+                        on,
+                        lowered,
+                        List.of(),
+                        by.initials(),
+                        Instant.EPOCH));
+        return true;
+    }
+
+    Optional<Drive> newest(Job job) {
+        return drives.newest(job.shop(), job.vehicle().id());
+    }
+
+    /** Keeps a mark of the newest drive; nothing happens when there was none. */
+    public void marked(
+            Person by, Job job, Corner corner, ProbePlace place, double clock, TyreBody.Face face, String seenOn) {
+        newest(job)
+                .ifPresent(drive -> drives.mark(
+                        by,
+                        drive.id(),
+                        new Drive.Mark(
+                                job.id(),
+                                corner,
+                                place,
+                                clock,
+                                face,
+                                ProvePages.choice(Drive.SeenOn.values(), seenOn),
+                                by.initials())));
+    }
+
+    void rest(Person by, Job job, UUID drive) {
+        drives.rest(by, job.vehicle().id(), drive);
+    }
+
+    void restMark(Person by, Job job, UUID mark) {
+        newest(job).ifPresent(drive -> drives.restMark(by, drive.id(), mark));
+    }
+
+    /** Plans an end to come down further than when it was probed, by so many mm. */
+    public void lower(Person by, Job job, End end, double mm) {
+        Map<SweepField, Double> values = new EnumMap<>(cases.plan(job, end).values());
+        values.put(SweepField.LOWER, mm);
+        plans.save(by, job.vehicle().id(), end, new SweepPlan(values, false));
+    }
+}

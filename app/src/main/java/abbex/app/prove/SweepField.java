@@ -1,0 +1,68 @@
+package abbex.app.prove;
+
+import abbex.core.clearance.Motion;
+import abbex.core.vehicle.End;
+import java.util.Locale;
+
+/** What is said of how far a corner is swept, each with its limits and what is usual. */
+enum SweepField {
+    LOWER("lower_mm", 0, 250),
+    STOP("stop_mm", 0, 300),
+    CRUSH("crush_mm", 0, 100),
+    DROOP("droop_mm", 0, 300),
+    INNER("inner_deg", 0, 60),
+    OUTER("outer_deg", 0, 60),
+    ROLL("roll_deg", 0, 15),
+    CAMBER("camber_deg", -8, 8),
+    CAMBER_RATE("camber_rate", -3, 3),
+    STEER_RATE("steer_rate", -2, 2),
+    AXIS("axis_mm", -100, 300);
+
+    private final String column;
+    private final double least;
+    private final double most;
+
+    SweepField(String column, double least, double most) {
+        this.column = column;
+        this.least = least;
+        this.most = most;
+    }
+
+    String column() {
+        return column;
+    }
+
+    double least() {
+        return least;
+    }
+
+    double most() {
+        return most;
+    }
+
+    /** True for what is asked first; the rest is asked by who wants to say more. */
+    public boolean first() {
+        return ordinal() <= ROLL.ordinal();
+    }
+
+    public String id() {
+        return name().toLowerCase(Locale.ROOT);
+    }
+
+    /** Part of the usual bump that is the stop's own crush (ours). */
+    private static final double CRUSHED = 25;
+
+    double usual(End end, boolean motorcycle) {
+        Motion.Range usual = Motion.Range.usual(end.left());
+        return switch (this) {
+            case STOP -> usual.bump() - CRUSHED;
+            case CRUSH -> CRUSHED;
+            case DROOP -> usual.droop();
+            case INNER -> Math.rint(Math.toDegrees(usual.left()));
+            case OUTER -> Math.rint(Math.toDegrees(motorcycle ? usual.left() : usual.right()));
+            case ROLL -> motorcycle ? 0 : Math.rint(Math.toDegrees(usual.roll()));
+            case AXIS -> Motion.Straight.USUAL_AXIS;
+            case LOWER, CAMBER, CAMBER_RATE, STEER_RATE -> 0;
+        };
+    }
+}

@@ -1,0 +1,123 @@
+package abbex.app.prove;
+
+import abbex.app.people.Person;
+import abbex.app.store.Ids;
+import abbex.app.store.Times;
+import abbex.core.clearance.Cure.Dose;
+import abbex.core.clearance.Remedy;
+import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.End;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+
+/** How far corners are swept, and the remedies that were taken into the plan; one shop at a time. */
+@Service
+class SweepPlans {
+    private static final String COLUMNS =
+            Stream.of(SweepField.values()).map(SweepField::column).collect(Collectors.joining(", "));
+
+    private static final String NEWEST = "select " + COLUMNS + ", chains from sweep_plan where shop_id = :shop"
+            + " and vehicle_id = :vehicle and end_of = :end order by made_at desc, id desc limit 1";
+
+    private static final String SAVE =
+            "insert into sweep_plan (id, shop_id, vehicle_id, end_of, chains, person_id, made_at, " + COLUMNS
+                    + ") values (:id, :shop, :vehicle, :end, :chains, :person, :at, "
+                    + Stream.of(SweepField.values()).map(f -> ":" + f.id()).collect(Collectors.joining(", ")) + ")";
+
+    private static final String TAKEN = """
+            select id, remedy, steps, made_at from remedy_taken
+             where shop_id = :shop and vehicle_id = :vehicle and corner = :corner and in_use order by made_at, id
+            """;
+
+    private static final String TAKE = """
+            insert into remedy_taken (id, shop_id, vehicle_id, corner, remedy, steps, in_use, person_id, made_at)
+            values (:id, :shop, :vehicle, :corner, :remedy, :steps, true, :person, :at)
+            """;
+
+    private static final String REST =
+            "update remedy_taken set in_use = false where shop_id = :shop and vehicle_id = :vehicle and id = :id";
+
+    private final JdbcClient jdbc;
+    private final Clock clock;
+
+    SweepPlans(JdbcClient jdbc, Clock clock) {
+        this.jdbc = jdbc;
+        this.clock = clock;
+    }
+
+    /** A remedy in the plan of a corner. */
+    record Taken(UUID id, Dose dose, Instant at) {}
+
+    Optional<SweepPlan> of(UUID shop, UUID vehicle, End end) {
+        return jdbc.sql(NEWEST)
+                .param("shop", shop.toString())
+                .param("vehicle", vehicle.toString())
+                .param("end", end.name())
+                .query((row, n) -> {
+                    Map<SweepField, Double> values = new EnumMap<>(SweepField.class);
+                    for (SweepField field : SweepField.values()) {
+                        values.put(field, row.getBigDecimal(field.column()).doubleValue());
+                    }
+                    return new SweepPlan(values, row.getBoolean("chains"));
+                })
+                .optional();
+    }
+
+    void save(Person by, UUID vehicle, End end, SweepPlan plan) {
+        JdbcClient.StatementSpec save = jdbc.sql(SAVE)
+                .param("id", Ids.fresh().toString())
+                .param("shop", by.shop().toString())
+                .param("vehicle", vehicle.toString())
+                .param("end", end.name())
+                .param("chains", plan.chains())
+                .param("person", by.id().toString())
+                .param("at", Times.column(clock.instant()));
+        for (SweepField field : SweepField.values()) {
+            save = save.param(field.id(), plan.of(field));
+        }
+        save.update();
+    }
+
+    List<Taken> taken(UUID shop, UUID vehicle, Corner corner) {
+        return jdbc.sql(TAKEN)
+                .param("shop", shop.toString())
+                .param("vehicle", vehicle.toString())
+                .param("corner", corner.name())
+                .query((row, n) -> new Taken(
+                        Ids.id(row, "id"),
+                        new Dose(Remedy.valueOf(row.getString("remedy")), row.getInt("steps")),
+                        Times.instant(row, "made_at")))
+                .list();
+    }
+
+    void take(Person by, UUID vehicle, Corner corner, Dose dose) {
+        jdbc.sql(TAKE)
+                .param("id", Ids.fresh().toString())
+                .param("shop", by.shop().toString())
+                .param("vehicle", vehicle.toString())
+                .param("corner", corner.name())
+                .param("remedy", dose.remedy().name())
+                .param("steps", dose.steps())
+                .param("person", by.id().toString())
+                .param("at", Times.column(clock.instant()))
+                .update();
+    }
+
+    /** It is in the plan no more. */
+    void rest(Person by, UUID vehicle, UUID taken) {
+        jdbc.sql(REST)
+                .param("shop", by.shop().toString())
+                .param("vehicle", vehicle.toString())
+                .param("id", taken.toString())
+                .update();
+    }
+}
