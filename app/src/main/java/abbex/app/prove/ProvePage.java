@@ -6,7 +6,6 @@ import abbex.core.clearance.Cure;
 import abbex.core.clearance.ProbeCheck;
 import abbex.core.clearance.Remedies;
 import abbex.core.clearance.Verdict;
-import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -64,63 +63,12 @@ public record ProvePage(
 
     static ProvePage of(CornerCase corner, Reader reader, ProveWords say) {
         List<CornerCase.Judged> judged = corner.judged();
-        List<ClockDrawing.At> bars = new ArrayList<>();
-        for (CornerCase.Judged j : judged) {
-            bars.add(new ClockDrawing.At(
-                    j.known().probed().probe().clock(),
-                    j.verdict().least().gap(),
-                    j.verdict().needed()));
-        }
-        boolean wanting,
-        ClockDrawing clock,
-        List<String> wrong,
-        String driven,
-        List<Line> eye) {
-    /**
-     * What may be done, in words, and that it was proven.
-     *
-     * @param doses by which it is taken into the plan
-     */
-    public record Way(String what, boolean structural, boolean bares, String proof, String doses) {}
-
-    /** A remedy in the plan. */
-    public record InPlan(String id, String what) {}
-
-    /** Something seen with its figure. */
-    public record Line(String name, String value) {}
-
-    /**
-     * A place.
-     *
-     * @param mark clear, look, stop or open
-     * @param pose where the least gap is
-     * @param at the same for the drawing: bump in mm, steer and roll in degrees; empty for what nobody looked at
-     */
-    public record Spot(
-            String id,
-            boolean witness,
-            String name,
-            String mark,
-            String word,
-            String gap,
-            String needed,
-            String pose,
-            String taken,
-            String at) {}
-
-    static ProvePage of(CornerCase corner, Reader reader, ProveWords say) {
-        List<CornerCase.Judged> judged = corner.judged();
-        List<ClockDrawing.At> bars = new ArrayList<>();
-        for (CornerCase.Judged j : judged) {
-            bars.add(new ClockDrawing.At(
-                    j.known().probed().probe().clock(),
-                    j.verdict().least().gap(),
-                    j.verdict().needed()));
-        }
-        Stream<Spot> open = ProveWords.ASKED.stream()
-                .filter(place -> corner.known().stream()
-                        .noneMatch(p -> p.probed().probe().place() == place))
-                .map(say::open);
+        List<ClockDrawing.At> bars = judged.stream()
+                .map(j -> new ClockDrawing.At(
+                        j.known().probed().probe().clock(),
+                        j.verdict().least().gap(),
+                        j.verdict().needed()))
+                .toList();
         boolean wanting = judged.stream().anyMatch(j -> j.verdict().word() != Verdict.Word.CLEAR);
         List<Cure> cures = wanting ? Remedies.find(corner.house()) : List.of();
         return new ProvePage(
