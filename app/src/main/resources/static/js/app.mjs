@@ -53,17 +53,25 @@ const sent = sessionStorage.getItem('abbex:sent');
 sessionStorage.removeItem('abbex:sent');
 if (sent && person && !document.querySelector('form[data-unfit]')) drafts.drop(sent);
 
+/** Puts a kept text, or what was chosen, back into its field; true when that changed anything. */
+function restore(f, value) {
+  const choice = f.type === 'radio' || f.type === 'checkbox';
+  const now = choice ? f.checked : f.value;
+  const then = f.type === 'radio' ? f.value === value : value;
+  if (choice) f.checked = then; else f.value = then;
+  return now !== then;
+}
 for (const form of document.querySelectorAll('form[data-draft]')) {
   const name = form.dataset.draft + ':' + form.dataset.draftId;
   const fields = () => [...form.elements].filter((f) => f.name && f.type !== 'hidden' && !f.name.startsWith('_'));
   const kept = drafts.get(name);
   if (kept && person) {
     let changed = false;
-    for (const f of fields()) if (kept[f.name] !== undefined && kept[f.name] !== f.value) { f.value = kept[f.name]; changed = true; }
+    for (const f of fields()) if (kept[f.name] !== undefined && restore(f, kept[f.name])) changed = true;
     if (kept.job && form.elements.job && form.dataset.draftId === 'new') form.elements.job.value = kept.job;
     if (changed) notice('What you had typed here is back.');
   }
-  form.addEventListener('input', () => drafts.put(name, { ...Object.fromEntries(fields().map((f) => [f.name, f.value])), job: form.elements.job?.value }));
+  form.addEventListener('input', () => drafts.put(name, { ...Object.fromEntries(fields().filter((f) => f.type !== 'radio' || f.checked).map((f) => [f.name, f.type === 'checkbox' ? f.checked : f.value])), job: form.elements.job?.value }));
   form.addEventListener('submit', () => sessionStorage.setItem('abbex:sent', name));
 }
 if (person && location.pathname === '/' && drafts.get('arrive:new')?.plate) notice('What you had typed to receive a vehicle is kept.', '/arrive', 'Go on with it');

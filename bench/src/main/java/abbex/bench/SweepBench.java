@@ -42,7 +42,9 @@ public class SweepBench {
 
     private final TyreBody tyre = new TyreBody(-40, 118, 228.6, 322, 28, 18);
     private final Motion.Straight motion = new Motion.Straight(
-            new Motion.Range(60, 70, Math.toRadians(38), Math.toRadians(3)), Math.toRadians(-0.02), 60);
+            new Motion.Range(60, 70, Math.toRadians(38), Math.toRadians(38), Math.toRadians(3)),
+            Math.toRadians(-0.02),
+            60);
     private final GeometryFactory factory = new GeometryFactory();
     private final double[] p = new double[3];
     private double[][] points;
@@ -105,8 +107,9 @@ public class SweepBench {
                         motion.toWheel(
                                 p,
                                 -60 + 130.0 * t / (TRAVELS - 1),
-                                motion.range().steer() * (2.0 * s / (STEERS - 1) - 1),
-                                motion.range().roll() * (2.0 * r / (ROLLS - 1) - 1));
+                                motion.range().right() * (2.0 * s / (STEERS - 1) - 1),
+                                motion.range().roll() * (2.0 * r / (ROLLS - 1) - 1),
+                                null);
                         least = Math.min(least, distance.of(p[1], Math.sqrt(p[0] * p[0] + p[2] * p[2])));
                     }
                 }

@@ -42,6 +42,11 @@ public class Fitments {
                 .flatMap(set -> set.fitment(end));
     }
 
+    /** Every set that the vehicle owns. */
+    public List<WheelSet> sets(Job job) {
+        return sets.of(job.shop(), job.vehicle().id());
+    }
+
     /** Every text that goes into it, by name. */
     public Map<String, String> inputs(Job job) {
         Map<String, String> inputs = new LinkedHashMap<>();

@@ -49,8 +49,8 @@ class ProveController {
     @GetMapping("/jobs/{id}/prove/cut")
     ModelAndView cut(@Me Person me, @PathVariable UUID id, @RequestParam Map<String, String> parameters) {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
-        CornerCase corner =
-                cases.of(job, ProvePages.corner(job, parameters.get("corner"))).orElseThrow(NotHere::new);
+        CornerCase corner = pages.chosen(job, ProvePages.corner(job, parameters.get("corner")), parameters)
+                .orElseThrow(NotHere::new);
         ModelAndView page = new ModelAndView("prove :: cutting");
         page.addObject("cut", pages.cut(corner, parameters, Reader.of(me)));
         return page;

@@ -3,6 +3,7 @@ package abbex.app.prove;
 import abbex.app.arrive.Job;
 import abbex.app.drawing.CutDrawing;
 import abbex.app.fitment.Fitments;
+import abbex.app.fitment.WheelSet;
 import abbex.app.page.JobHeads;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
@@ -63,6 +64,9 @@ public class ProvePages {
     /** A corner to choose; a motorcycle has a front and a rear. */
     public record Chip(String corner, String name, int probes, boolean chosen) {}
 
+    /** A set of wheels with the worst that becomes of it at a corner. */
+    public record SetChip(String set, String name, String mark, String word, String place, boolean chosen) {}
+
     /** A pose as it is set by hand: bump in mm, steer and roll in degrees, each with its limits. */
     public record Handle(String name, String label, long least, long most, double value, String more, String less) {
         /** As it is said: without its sign, which way in a word. */
@@ -102,12 +106,13 @@ public class ProvePages {
         Reader reader = Reader.of(me);
         ModelAndView page = frame("prove", me, job, corner, "corner");
         Optional<Fitment> now = fitments.now(job, corner.end());
-        Optional<CornerCase> found = cases.of(job, corner);
+        Optional<CornerCase> found = chosen(job, corner, parameters);
         page.addObject("corner", corner);
         page.addObject("name", name(job, corner));
         page.addObject("view", found.map(c -> ProvePage.of(c, reader, say)).orElse(null));
         page.addObject("standing", now.map(ProvePages::text).orElse(""));
         page.addObject("swept", found.map(c -> text(c.planned())).orElse(""));
+        page.addObject("sets", sets(job, corner, parameters.get("set")));
         page.addObject("plan", cases.plan(job, corner.end()));
         page.addObject("fields", SweepField.values());
         page.addObject("typed", parameters);
@@ -120,6 +125,37 @@ public class ProvePages {
             page.addObject("cut", cut(c, parameters, reader));
         });
         return page;
+    }
+
+    /** The corner with the set of wheels that is asked for, else with what is planned. */
+    Optional<CornerCase> chosen(Job job, Corner corner, Map<String, String> parameters) {
+        return fitments.sets(job).stream()
+                .filter(s -> s.id().toString().equals(parameters.get("set")))
+                .findFirst()
+                .flatMap(s -> s.fitment(corner.end()))
+                .map(f -> cases.of(job, corner, f))
+                .or(() -> cases.of(job, corner));
+    }
+
+    /** Every set of wheels with what becomes of it at a corner where something is known. */
+    private List<SetChip> sets(Job job, Corner corner, @Nullable String asked) {
+        List<SetChip> chips = new ArrayList<>();
+        for (WheelSet set : fitments.sets(job)) {
+            set.fitment(corner.end())
+                    .map(f -> cases.of(job, corner, f))
+                    .filter(c -> !c.known().isEmpty())
+                    .ifPresent(c -> {
+                        CornerCase.Judged worst = c.judged().get(0);
+                        chips.add(new SetChip(
+                                set.id().toString(),
+                                set.name(),
+                                ProveWords.mark(worst.verdict().word()),
+                                words.say("verdict." + worst.verdict().word()),
+                                say.name(worst.known().probed().probe()),
+                                set.id().toString().equals(asked)));
+                    });
+        }
+        return chips;
     }
 
     private static String text(Fitment f) {

@@ -4,9 +4,17 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import abbex.core.clearance.ProbeCheck;
+import abbex.core.clearance.Remedy;
+import abbex.core.clearance.RoadTest;
 import abbex.core.figure.Finding;
 import abbex.core.figure.Place;
+import abbex.core.figure.Reason;
 import abbex.core.figure.Severity;
+import abbex.core.ground.GroundFinding;
+import abbex.core.ground.GroundFormula;
+import abbex.core.ground.Lamps;
+import abbex.core.ground.Profile;
 import abbex.core.heights.Advertised;
 import abbex.core.heights.Basis;
 import abbex.core.heights.DropSheet;
@@ -37,6 +45,7 @@ import abbex.core.vehicle.Seat;
 import abbex.core.vehicle.Tyre;
 import abbex.core.vehicle.Vehicle;
 import abbex.core.vehicle.VehicleKind;
+import abbex.core.vehicle.Whole;
 import abbex.core.wheels.TyreParse;
 import abbex.core.wheels.WheelFinding;
 import abbex.core.wheels.WheelParse;
@@ -127,6 +136,34 @@ class WordsTest {
     void every_refusal_has_its_words() {
         for (TapeParse.Refusal why : TapeParse.Refusal.values()) {
             good(words.refusal(new TapeParse.Refused("x", why, List.of("25 7/15", "120 in"), List.of()), INCHES));
+        }
+    }
+
+    @Test
+    void the_ground_and_what_clears_have_their_words() {
+        for (GroundFinding code : GroundFinding.values()) {
+            Object[] values = {Lamps.Code.DIPPED_BEAM, Length.ofMm(480), Length.ofMm(500), "UN R48"};
+            Words.Said said = words.finding(Finding.of(code, Severity.LOOK, Whole.VEHICLE, values), INCHES);
+            good(said.title());
+            good(said.text());
+        }
+        for (GroundFormula formula : GroundFormula.values()) {
+            words.reason(
+                            new Reason(formula, List.of(Length.ofMm(110), Length.ofMm(780), Length.ofMm(310), "lip")),
+                            INCHES)
+                    .forEach(WordsTest::good);
+        }
+        for (Remedy remedy : Remedy.values()) {
+            good(words.say("remedy." + remedy));
+        }
+        for (RoadTest.Cause cause : RoadTest.Cause.values()) {
+            good(words.say("cause." + cause, INCHES, Length.ofMm(7)));
+        }
+        for (ProbeCheck.Why why : ProbeCheck.Why.values()) {
+            good(words.say("contradiction." + why, INCHES, "Strut", "Frame", Length.ofMm(9)));
+        }
+        for (Profile.Usual usual : Profile.Usual.values()) {
+            good(words.say("ground." + usual));
         }
     }
 

@@ -70,8 +70,9 @@ class DoorsTest {
                         .replace("{id}", job)
                         .replace("{sheetId}", Jobs.sheet(theirs))
                         .replace("{code}", "P1")
-                        .replace("{set}", UUID.randomUUID().toString())
-                        .replace("{probe}", UUID.randomUUID().toString());
+                        .replaceAll(
+                                "\\{(set|probe|remedy|drive|mark|item)}",
+                                UUID.randomUUID().toString());
                 assertEquals(404, answer(orla, door, path), door + " " + job);
             }
             if (door.path().contains("{sheetId}")) {
@@ -79,8 +80,9 @@ class DoorsTest {
                         .replace("{id}", ours)
                         .replace("{sheetId}", Jobs.sheet(theirs))
                         .replace("{code}", "P1")
-                        .replace("{set}", UUID.randomUUID().toString())
-                        .replace("{probe}", UUID.randomUUID().toString());
+                        .replaceAll(
+                                "\\{(set|probe|remedy|drive|mark|item)}",
+                                UUID.randomUUID().toString());
                 assertEquals(404, answer(orla, door, path), door + " with another shop's sheet");
             }
         }

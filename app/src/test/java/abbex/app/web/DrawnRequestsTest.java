@@ -86,8 +86,22 @@ class DrawnRequestsTest {
                     "name TYRE_FRONT WHEEL_FRONT SPACER_FRONT BORE_FRONT SPIGOT_FRONT THREAD_FRONT TURNS_FRONT TYRE_REAR",
                     "use set"),
             post("/jobs/{id}/fitment/sets/{set}/rest", 0.2, "", ""),
-            post("/jobs/{id}/prove/probes", 1, "clock gap", "corner place face lower steer"),
+            post("/jobs/{id}/prove/probes", 1, "clock gap", "corner place face"),
             post("/jobs/{id}/prove/probes/{probe}/rest", 0.2, "", "corner"),
+            post(
+                    "/jobs/{id}/prove/range",
+                    1,
+                    "lower stop crush droop inner outer roll camber camber_rate steer_rate axis",
+                    "corner chains"),
+            post("/jobs/{id}/prove/remedies", 0.5, "", "corner doses"),
+            post("/jobs/{id}/prove/remedies/{remedy}/rest", 0.2, "", "corner"),
+            post("/jobs/{id}/prove/road", 0.7, "lean note", "bumpLF bumpRF bumpRR bumpLR locks hung"),
+            post("/jobs/{id}/prove/road/{drive}/rest", 0.2, "", ""),
+            post("/jobs/{id}/prove/road/marks", 0.5, "clock", "corner place face on"),
+            post("/jobs/{id}/prove/road/marks/{mark}/rest", 0.2, "", ""),
+            post("/jobs/{id}/ground/points", 1, "name away height", "kind from"),
+            post("/jobs/{id}/ground/own", 1, "called points", ""),
+            post("/jobs/{id}/ground/{item}/rest", 0.2, "", ""),
             post("/account", 1, "zone", "unit tape theme keys"),
             post("/account/theme", 0.5, "", "theme"),
             post("/account/password", 0.1, "", "present fresh again"),
@@ -118,7 +132,12 @@ class DrawnRequestsTest {
             get("/jobs/{id}/sheets/{sheetId}", "method against"),
             get("/jobs/{id}/sheets/{sheetId}/news", "method stamp against"),
             get("/jobs/{id}/fitment", "set edit"),
-            get("/jobs/{id}/prove", "corner lower bump droop steer roll"),
+            get("/jobs/{id}/prove", "corner set bump steer roll"),
+            get("/jobs/{id}/prove/cut", "corner set bump steer roll"),
+            get("/jobs/{id}/prove/road", "x"),
+            get("/jobs/{id}/ground", "ground along"),
+            get("/jobs/{id}/ground/at", "ground along"),
+            get("/proven", "q"),
             get("/jobs/{id}/sheet", "version unit"),
             get("/jobs/{id}/sheet.pdf", "size version"));
 
@@ -303,7 +322,9 @@ class DrawnRequestsTest {
             ids.put("sheetId", sheets);
             ids.put("person", List.of(other.toString()));
             ids.put("set", List.of(UUID.randomUUID().toString()));
-            ids.put("probe", List.of(UUID.randomUUID().toString()));
+            for (String item : List.of("probe", "remedy", "drive", "mark", "item")) {
+                ids.put(item, List.of(UUID.randomUUID().toString()));
+            }
             ids.put("code", List.of("P1", "P2"));
             ids.put("key", List.of(UUID.randomUUID().toString()));
             return new Grounds(ids, lead);

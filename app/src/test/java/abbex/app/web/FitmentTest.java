@@ -101,51 +101,6 @@ class FitmentTest {
         assertThat(page.locator(".chip.set")).hasCount(0);
     }
 
-    private void probe(String place, String clock, String face, String gap) {
-        page.locator("#place").selectOption(place);
-        page.locator("#clock").fill(clock);
-        page.locator("#face").selectOption(face);
-        page.locator("#gap").fill(gap);
-        page.locator("#gap").press("Enter");
-    }
-
-    @Test
-    void a_place_is_probed_once_and_swept_for_what_is_planned() {
-        page.locator(".strip a").nth(3).click();
-        assertThat(page.locator(".hint.pad")).containsText("Say which wheels stand on the vehicle");
-        page.locator(".strip a").nth(2).click();
-        keep("as it stands", "NOW", "225/45R17 91W", "7.5Jx17 ET45");
-        assertThat(page.locator(".fitted")).hasCount(2);
-        page.locator(".strip a").nth(3).click();
-        assertThat(page.locator(".places")).containsText("Fender lip: nobody has looked");
-        probe("FENDER_LIP", "13", "OUTER_SHOULDER", "25 7/15");
-        assertThat(page.locator("#clock-bad")).containsText("an hour from 1 to 12");
-        assertThat(page.locator("#gap-bad")).containsText("on no tape");
-        assertThat(page.locator("#clock")).hasValue("13");
-        probe("FENDER_LIP", "12", "TREAD", "110 mm");
-        assertThat(page.locator(".places")).containsText("Fender lip, 12 o’clock: clear");
-        page.locator("#lower").fill("60");
-        page.locator("#lower").press("Enter");
-        assertThat(page.locator(".places")).containsText("Fender lip, 12 o’clock: touches");
-        assertThat(page.locator(".places")).containsText("bump");
-        // What would make it clear is named with its least amount and was swept again.
-        assertThat(page.locator(".cures")).containsText("Less drop by");
-        assertThat(page.locator(".cures")).containsText("Swept again: everything clears");
-        String prove = page.url();
-        page.locator(".strip a").last().click();
-        assertThat(page.locator(".paper")).containsText("What clears");
-        assertThat(page.locator(".paper")).containsText("Fender lip, 12 o’clock");
-        page.navigate(prove);
-        page.locator("#steer").fill("steep");
-        page.locator("#steer").press("Enter");
-        assertThat(page.locator("#steer-bad")).containsText("Degrees from 0 to 60");
-        page.locator(".chip.set").nth(1).click();
-        assertThat(page.locator(".places")).containsText("Fender lip: nobody has looked");
-        page.locator(".chip.set").first().click();
-        page.getByLabel("Take away Fender lip, 12 o’clock").click();
-        assertThat(page.locator(".places")).containsText("Fender lip: nobody has looked");
-    }
-
     @Test
     void the_demo_has_a_set_that_serves_and_one_that_does_not() {
         screen.open("/jobs/" + Jobs.id("KT 4-207") + "/fitment");

@@ -1,0 +1,114 @@
+package abbex.app.prove;
+
+import abbex.app.store.Ids;
+import abbex.app.store.Times;
+import abbex.core.clearance.Cure.Dose;
+import abbex.core.clearance.Remedy;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+
+/** Fitments that a road test of this shop proved, with all that they took: for who asks before buying. */
+@Service
+class ProvenFitments {
+    private static final int MOST = 300;
+
+    private static final String DRIVEN = """
+            select v.id, v.name, r.front_tyre, r.front_wheel, r.front_spacer, r.front_lower_mm,
+                   r.rear_tyre, r.rear_wheel, r.rear_spacer, r.rear_lower_mm,
+                   greatest(r.bump_lf, r.bump_rf) front_bump, greatest(r.bump_lr, r.bump_rr) rear_bump,
+                   r.locks, r.lean_deg, r.made_at,
+                   (select j.id from job j where j.vehicle_id = v.id order by j.arrived_at desc, j.id limit 1) job
+              from road_test r join vehicle v on v.id = r.vehicle_id
+             where r.shop_id = :shop and r.in_use
+               and not exists (select 1 from road_test n where n.vehicle_id = r.vehicle_id and n.in_use
+                                  and (n.made_at > r.made_at or n.made_at = r.made_at and n.id > r.id))
+               and not exists (select 1 from road_mark m where m.road_test_id = r.id and m.in_use)
+             order by r.made_at desc limit
+            """ + MOST;
+
+    private static final String TOOK = """
+            select vehicle_id, corner, remedy, steps from remedy_taken where shop_id = :shop and in_use order by made_at, id
+            """;
+
+    private final JdbcClient jdbc;
+    private final ProveWords say;
+
+    ProvenFitments(JdbcClient jdbc, ProveWords say) {
+        this.jdbc = jdbc;
+        this.say = say;
+    }
+
+    /**
+     * A fitment of an end.
+     *
+     * @param lowered further than when it was first probed, mm
+     * @param bump that was driven, mm
+     */
+    public record EndOf(String tyre, String wheel, double spacerMm, double lowered, double bump) {}
+
+    /** What was proven, and the remedies that it took. */
+    public record Proven(
+            UUID job,
+            String vehicle,
+            EndOf front,
+            EndOf rear,
+            boolean locks,
+            double lean,
+            Instant at,
+            List<String> took) {
+        /** True when each of some words is in the vehicle's name or in a size. */
+        boolean has(String[] asked) {
+            String all = (vehicle + " " + front.tyre() + " " + front.wheel() + " " + rear.tyre() + " " + rear.wheel())
+                    .toLowerCase(Locale.ROOT);
+            for (String word : asked) {
+                if (!all.contains(word)) {
+                    return false;
+                }
+            }
+            return true;
+        }
+    }
+
+    /** Those that hold every word of a question, the newest first. */
+    List<Proven> find(UUID shop, String question) {
+        Map<UUID, List<String>> took = new HashMap<>();
+        jdbc.sql(TOOK).param("shop", shop.toString()).query(row -> {
+            Dose dose = new Dose(Remedy.valueOf(row.getString("remedy")), row.getInt("steps"));
+            took.computeIfAbsent(Ids.id(row, "vehicle_id"), v -> new ArrayList<>())
+                    .add(row.getString("corner") + ": " + say.dose(dose));
+        });
+        String[] asked = question.strip().toLowerCase(Locale.ROOT).split("\\s+");
+        return jdbc
+                .sql(DRIVEN)
+                .param("shop", shop.toString())
+                .query((row, n) -> new Proven(
+                        Ids.id(row, "job"),
+                        row.getString("name"),
+                        end(row, "front"),
+                        end(row, "rear"),
+                        row.getBoolean("locks"),
+                        row.getDouble("lean_deg"),
+                        Times.instant(row, "made_at"),
+                        took.getOrDefault(Ids.id(row, "id"), List.of())))
+                .list()
+                .stream()
+                .filter(p -> p.has(asked))
+                .toList();
+    }
+
+    private static EndOf end(java.sql.ResultSet row, String of) throws java.sql.SQLException {
+        return new EndOf(
+                row.getString(of + "_tyre"),
+                row.getString(of + "_wheel"),
+                row.getLong(of + "_spacer") / 1e6,
+                row.getDouble(of + "_lower_mm"),
+                row.getDouble(of + "_bump"));
+    }
+}

@@ -1,0 +1,354 @@
+package abbex.app.web;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import abbex.app.support.Jobs;
+import abbex.app.support.Screen;
+import abbex.app.support.Shop;
+import com.google.gson.JsonArray;
+import com.google.gson.JsonObject;
+import com.microsoft.playwright.CDPSession;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.BoundingBox;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** What clears, from the first probe to the remedy in the plan: by fingers, by keys alone, and what is typed wrong. */
+@ExtendWith(Shop.class)
+class ProveTest {
+    private Screen screen;
+    private Page page;
+
+    private void receive(Screen on) {
+        screen = on.signIn("orla");
+        page = screen.page;
+        screen.open("/arrive");
+        page.locator("#plate").fill("PR " + System.nanoTime() % 1_000_000);
+        page.locator("#name").fill("test hatch");
+        page.locator("details.more summary").last().click();
+        page.locator("#WHEELBASE").fill("2640 mm");
+        page.locator("#WHEELBASE").press("Enter");
+        assertThat(page.locator(".arch").first()).isVisible();
+        page.locator(".strip a").nth(2).click();
+        page.locator("#name").fill("as it stands");
+        page.locator("#use").selectOption("NOW");
+        page.locator("#TYRE_FRONT").fill("225/45R17 91W");
+        page.locator("#WHEEL_FRONT").fill("7.5Jx17 ET45");
+        page.locator("#WHEEL_FRONT").press("Enter");
+        assertThat(page.locator(".fitted")).hasCount(2);
+        page.locator(".strip a").nth(3).click();
+        assertThat(page.locator(".places")).containsText("Fender lip: nobody has looked");
+    }
+
+    @AfterEach
+    void close() {
+        assertEquals(List.of(), screen.complaints());
+        screen.close();
+    }
+
+    private Locator place(String name) {
+        return page.locator(".places li").filter(new Locator.FilterOptions().setHasText(name));
+    }
+
+    private void probe(String place, String clock, String face, String gap) {
+        page.locator("#clock").fill(clock);
+        page.locator("input[name=face][value=" + face + "]").check();
+        page.locator("#place").selectOption(place);
+        page.locator("#gap").fill(gap);
+        page.locator("#gap").press("Enter");
+    }
+
+    /** A finger on the wheel at an hour, so far out that it lies on the tread. */
+    private void tapClock(double hour, double out) {
+        Locator face = page.locator("#clock-face");
+        face.scrollIntoViewIfNeeded();
+        BoundingBox box = face.boundingBox();
+        double radius = Math.min(box.width, box.height) / 2 * out;
+        double angle = Math.toRadians(30 * hour);
+        page.touchscreen()
+                .tap(
+                        box.x + box.width / 2 + radius * Math.sin(angle),
+                        box.y + box.height / 2 - radius * Math.cos(angle));
+    }
+
+    private void touch(CDPSession cdp, String type, double x, double y) {
+        JsonObject point = new JsonObject();
+        point.addProperty("x", x);
+        point.addProperty("y", y);
+        JsonArray points = new JsonArray();
+        if (!type.equals("touchEnd")) {
+            points.add(point);
+        }
+        JsonObject event = new JsonObject();
+        event.addProperty("type", type);
+        event.add("touchPoints", points);
+        cdp.send("Input.dispatchTouchEvent", event);
+    }
+
+    /** A finger put on the tyre of the cut and drawn away. */
+    private void drag(double right, double up) {
+        // The drawing inside is taken anew with each pose; what holds it stays.
+        page.locator("#cut").scrollIntoViewIfNeeded();
+        BoundingBox box = page.locator("#cut").boundingBox();
+        double x = box.x + box.width / 2;
+        double y = box.y + box.height / 3;
+        CDPSession cdp = page.context().newCDPSession(page);
+        touch(cdp, "touchStart", x, y);
+        for (int i = 1; i <= 8; i++) {
+            touch(cdp, "touchMove", x + right * i / 8, y - up * i / 8);
+        }
+        touch(cdp, "touchEnd", x + right, y - up);
+        cdp.detach();
+    }
+
+    @Test
+    void by_fingers_from_the_probe_to_the_remedy() {
+        receive(Screen.tablet());
+        tapClock(12, 0.72);
+        assertThat(page.locator("#clock")).hasValue("12");
+        assertThat(page.locator("#place")).hasValue("INNER_ARCH");
+        page.locator(".face")
+                .filter(new Locator.FilterOptions().setHasText("outer shoulder"))
+                .tap();
+        assertThat(page.locator("#place")).hasValue("FENDER_LIP");
+        page.locator("#gap").fill("2 3/4");
+        page.getByText("Keep the probe").tap();
+        assertThat(place("Fender lip, 12 o’clock")).containsText("touches");
+        tapClock(9, 0.72);
+        assertThat(page.locator("#clock")).hasValue("9");
+        assertThat(page.locator("#place")).hasValue("LINER_FRONT");
+        page.locator("#gap").fill("2 1/4");
+        page.getByText("Keep the probe").tap();
+        assertThat(place("Liner, front, 9 o’clock")).isVisible();
+
+        // The tyre follows the finger, and the gap that is said with it.
+        assertThat(page.locator("#nearest")).containsText("Standing at ride height");
+        String before = page.locator(".cutsvg .planned").getAttribute("transform");
+        drag(-60, 120);
+        assertThat(page.locator("#nearest")).containsText("bump");
+        assertThat(page.locator("#nearest")).containsText("left");
+        assertThat(page.locator(".cutsvg .planned")).not().hasAttribute("transform", before);
+        assertThat(page.locator("#hand-bump + output")).containsText("up");
+        place("Fender lip, 12 o’clock").locator(".topose").tap();
+        assertThat(page.locator(".spot-at.stop")).hasCount(1);
+
+        page.locator(".ways .btn").first().tap();
+        assertThat(page.locator(".plan")).isVisible();
+        assertThat(place("Fender lip, 12 o’clock")).containsText("clear");
+        assertThat(page.locator(".cures")).hasCount(0);
+        page.locator(".plan .plain").first().tap();
+        assertThat(place("Fender lip, 12 o’clock")).containsText("touches");
+    }
+
+    private void tabTo(String selector) {
+        for (int i = 0; i < 120; i++) {
+            if (page.locator(selector + ":focus").count() > 0) {
+                return;
+            }
+            page.keyboard().press("Tab");
+        }
+        throw new AssertionError("no key leads to " + selector);
+    }
+
+    @Test
+    void by_keys_alone_from_the_probe_to_the_remedy() {
+        receive(Screen.desk());
+        tabTo("input[name=face]");
+        page.keyboard().press("ArrowDown");
+        tabTo("#clock");
+        page.keyboard().type("12");
+        assertThat(page.locator("#place")).hasValue("FENDER_LIP");
+        tabTo("#gap");
+        page.keyboard().type("2 3/4");
+        page.keyboard().press("Enter");
+        assertThat(place("Fender lip, 12 o’clock")).containsText("touches");
+        assertThat(page.locator("#nearest")).containsText("Standing at ride height");
+        tabTo("#hand-bump");
+        page.keyboard().press("End");
+        assertThat(page.locator("#nearest")).containsText("Bump 70 mm (the stop crushed)");
+        assertThat(page.locator(".spot-at.stop")).hasCount(0);
+        tabTo("#hand-steer");
+        page.keyboard().press("Home");
+        assertThat(page.locator("#nearest")).containsText("At full left lock");
+        tabTo("#hand-roll");
+        page.keyboard().press("ArrowRight");
+        assertThat(page.locator("#hand-roll + output")).hasText("1° out");
+        // The pose where the least gap is, by its link.
+        tabTo(".topose");
+        page.keyboard().press("Enter");
+        assertThat(page.locator("#hand-bump + output")).hasText(Pattern.compile("\\d+ mm up"));
+        assertThat(page.locator(".spot-at.stop")).hasCount(1);
+        tabTo(".ways .btn");
+        page.keyboard().press("Enter");
+        assertThat(page.locator(".plan")).isVisible();
+        assertThat(place("Fender lip, 12 o’clock")).containsText("clear");
+    }
+
+    @Test
+    void what_is_swept_what_is_planned_and_into_the_sheet() {
+        receive(Screen.desk());
+        probe("FENDER_LIP", "12", "TREAD", "110 mm");
+        assertThat(place("Fender lip, 12 o’clock")).containsText("clear");
+        page.locator("#lower").fill("60");
+        page.locator("#lower").press("Enter");
+        assertThat(place("Fender lip, 12 o’clock")).containsText("touches");
+        assertThat(page.locator("#lower")).hasValue("60");
+        assertThat(page.locator(".cures")).containsText("Swept again: everything clears");
+        page.locator(".ways li")
+                .filter(new Locator.FilterOptions().setHasText("Less drop by"))
+                .locator(".btn")
+                .click();
+        assertThat(page.locator(".plan")).containsText("Less drop by");
+        String prove = page.url();
+        page.locator(".strip a").last().click();
+        assertThat(page.locator(".paper")).containsText("What clears");
+        assertThat(page.locator(".paper")).containsText("less drop by");
+        assertThat(page.locator(".paper")).containsText("Air over the tyre at 12 o’clock");
+        page.navigate(prove);
+        page.locator("#inner").fill("steep");
+        page.locator("#inner").press("Enter");
+        assertThat(page.locator("#inner-bad")).containsText("Read “steep”: from 0 to 60 would be right");
+        assertThat(page.locator("#inner")).hasValue("steep");
+        page.locator("#inner").fill("40");
+        page.locator("[name=chains]").check();
+        page.locator("#inner").press("Enter");
+        assertThat(page.locator("#inner")).hasValue("40");
+        // 37 mm over the tread are 37 mm less air.
+        assertThat(place("Fender lip, 12 o’clock")).containsText("touches");
+        page.getByLabel("Take away Fender lip, 12 o’clock").click();
+        assertThat(page.locator(".places")).containsText("Fender lip: nobody has looked");
+    }
+
+    @Test
+    void bad_probes_are_named_and_two_that_contradict_each_other() {
+        receive(Screen.desk());
+        probe("FENDER_LIP", "13", "OUTER_SHOULDER", "25 7/15");
+        assertThat(page.locator("#clock-bad")).containsText("an hour from 1 to 12");
+        assertThat(page.locator("#gap-bad")).containsText("on no tape");
+        assertThat(page.locator("#clock")).hasValue("13");
+        probe("STRUT", "12", "INNER_SIDEWALL", "18");
+        assertThat(page.locator("#gap-bad")).containsText("Was another unit meant?");
+        page.locator("#gap-bad .offer").click();
+        assertThat(page.locator("#gap")).hasValue("18 mm");
+        page.locator("#gap").press("Enter");
+        assertThat(place("Strut or damper, 12 o’clock")).isVisible();
+        probe("STRUT", "12", "INNER_SIDEWALL", "-1/4");
+        assertThat(page.locator("#gap-bad")).not().isEmpty();
+        probe("STRUT", "12", "INNER_SIDEWALL", "1 1/2");
+        assertThat(page.locator(".wrong")).containsText("one spot with two gaps");
+        assertThat(page.locator(".wrong")).containsText("18 mm");
+        probe("FRAME", "9", "INNER_SIDEWALL", "11 1/2");
+        assertThat(page.locator("#gap-bad")).containsText("so far behind the hub");
+    }
+
+    @Test
+    void a_drive_finds_what_nobody_probed_and_proves_what_left_no_mark() {
+        receive(Screen.desk());
+        probe("INNER_ARCH", "12", "TREAD", "1 1/4");
+        assertThat(place("Inner arch, 12 o’clock")).containsText("touches");
+        page.locator(".chip.set")
+                .filter(new Locator.FilterOptions().setHasText("Road test"))
+                .click();
+        assertThat(page.locator(".chalk")).containsText("Inner arch, 12 o’clock");
+        page.locator("#lean").fill("steep");
+        page.locator("#lean").press("Enter");
+        assertThat(page.locator("#lean-bad")).containsText("from 0 to 15 would be right");
+        assertThat(page.locator("#bumpLF-bad")).containsText("from 0 to 300 would be right");
+        for (String corner : List.of("LF", "RF", "RR", "LR")) {
+            page.locator("#bump" + corner).fill("48");
+        }
+        page.locator("#lean").fill("2.5");
+        page.locator("#lean").press("Enter");
+        assertThat(page.locator(".proved"))
+                .containsText("48 mm of bump, both locks, 2.5° of lean; nothing touched there");
+        // 32 mm were probed and 48 mm of bump left no mark: it lies further out than that.
+        page.locator(".chip.set").first().click();
+        assertThat(place("Inner arch, 12 o’clock")).containsText("the road test left no mark there");
+        page.locator(".chip.set")
+                .filter(new Locator.FilterOptions().setHasText("Road test"))
+                .click();
+        page.locator("#place").selectOption("LINER_FRONT");
+        page.locator("#face").selectOption("OUTER_SHOULDER");
+        page.locator("#clock").fill("9.5");
+        page.locator("#clock").press("Enter");
+        assertThat(page.locator(".proved")).containsText("Liner, front, 9.5 o’clock");
+        assertThat(page.locator(".proved")).containsText("would be left");
+        page.locator(".chip.set").first().click();
+        assertThat(place("Liner, front, 9.5 o’clock")).containsText("a mark, from the outer shoulder");
+        assertThat(place("Liner, front, 9.5 o’clock")).containsText("touches");
+        page.getByLabel("Take away Liner, front, 9.5 o’clock").click();
+        page.locator(".chip.set").first().click();
+        assertThat(place("Liner, front, 9.5 o’clock")).hasCount(0);
+        screen.open("/proven?q=test");
+        assertThat(page.locator(".found")).containsText("225/45R17 91W");
+    }
+
+    @Test
+    void low_points_grounds_and_lamps() {
+        receive(Screen.desk());
+        page.locator(".chip.set")
+                .filter(new Locator.FilterOptions().setHasText("Ground"))
+                .click();
+        assertThat(page.locator(".stancesvg")).isVisible();
+        low("UNDERSIDE", "front lip", "31", "AHEAD", "4 7/8");
+        low("UNDERSIDE", "pan", "50", "BETWEEN", "4 3/4");
+        assertThat(page.locator(".angles")).containsText("Approach");
+        assertThat(page.locator(".angles")).containsText("Breakover");
+        page.locator(".angles summary").first().click();
+        assertThat(page.locator(".angles")).containsText("just touches the tyre");
+        low("DIPPED_BEAM", "", "28", "AHEAD", "19 1/2");
+        assertThat(page.locator(".says")).containsText("Dipped beam is low");
+        assertThat(page.locator(".says")).containsText("Check what holds locally");
+        low("UNDERSIDE", "odd", "far", "AHEAD", "4 7/15");
+        assertThat(page.locator("#height-bad")).containsText("on no tape");
+        assertThat(page.locator("#away")).hasValue("far");
+        page.locator("#own summary").click();
+        page.locator("#called").fill("home");
+        page.locator("#points").fill("0, 0\n40, 6\n30, 9");
+        page.getByText("Keep the ground").click();
+        assertThat(page.locator("#points-bad")).containsText("Line 3, read “30, 9”");
+        assertThat(page.locator("#points")).hasValue("0, 0\n40, 6\n30, 9");
+        page.locator("#points").fill("0, 0\n40, 9\n90, 12");
+        page.getByText("Keep the ground").click();
+        assertThat(page.locator(".grounds")).containsText("home: Scrapes");
+        assertThat(page.locator(".nearest")).containsText("front lip would go");
+        page.locator("#hand-along").focus();
+        page.keyboard().press("Home");
+        assertThat(page.locator(".nearest")).containsText("Here the least air is");
+        page.locator(".strip a").last().click();
+        assertThat(page.locator(".paper")).containsText("Over the ground");
+        assertThat(page.locator(".paper")).containsText("Scrapes");
+    }
+
+    private void low(String kind, String name, String away, String from, String height) {
+        page.locator("#kind").selectOption(kind);
+        page.locator("#name").fill(name);
+        page.locator("#away").fill(away);
+        page.locator("#from").selectOption(from);
+        page.locator("#height").fill(height);
+        page.locator("#height").press("Enter");
+        page.waitForLoadState();
+    }
+
+    @Test
+    void the_demo_tells_four_stories() {
+        screen = Screen.desk().signIn("orla");
+        page = screen.page;
+        screen.open("/jobs/" + Jobs.id("KT 4-207") + "/prove?corner=LF");
+        assertThat(place("Fender lip, 12 o’clock")).containsText("touches");
+        assertThat(page.locator(".sets")).containsText("as it came, 17 in: close");
+        screen.open("/jobs/" + Jobs.id("VB 2-094") + "/prove?corner=LF");
+        assertThat(place("Liner, rear, 2.5 o’clock")).containsText("touches");
+        screen.open("/jobs/" + Jobs.id("MQ 381") + "/prove?corner=LR");
+        assertThat(place("Hugger, 12 o’clock")).containsText("touches");
+        screen.open("/jobs/" + Jobs.id("LE 3-275") + "/prove/road");
+        assertThat(page.locator(".proved")).containsText("Liner, front, 9.5 o’clock");
+        assertTrue(page.locator(".proved").textContent().contains("nothing touched there"));
+    }
+}
