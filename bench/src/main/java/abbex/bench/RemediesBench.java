@@ -28,7 +28,9 @@ import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 
-/** A vehicle of four corners with twelve probes each, none of them clear: every remedy and every pair, least amounts, proven. */
+/**
+ * A vehicle of four corners with twelve probes each, three of them not clear and helped by pairs at most: every remedy, every pair.
+ */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.MILLISECONDS)

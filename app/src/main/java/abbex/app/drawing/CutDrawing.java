@@ -93,14 +93,18 @@ public record CutDrawing(
         // Its number stands beyond it, as seen from the tyre.
         double out = far < 1 ? 0 : (gap < 0 ? -1 : 1) * 34 / far;
         boolean lip = o.place() == ProbePlace.FENDER_LIP;
+        // What the picture is too small for stands at its edge, with its number inwards.
+        boolean edge = Math.abs(p[0]) > side - 24;
+        double tx = edge ? x - Math.signum(p[0]) * 34 : x + (lip ? -28 : far < 1 ? 30 : dx * out);
+        double tz = edge ? z : z + (far < 1 ? 30 : dz * out);
         return new Spot(
                 plain(x),
                 up(z),
                 part(o, x, z),
                 "M" + plain(q[0]) + " " + up(q[1]) + "L" + plain(x) + " " + up(z),
                 gap,
-                plain(Math.max(-side + 20, Math.min(side - 20, x + (lip ? -28 : far < 1 ? 30 : dx * out)))),
-                up(Math.max(LOW + 20, Math.min(top - 20, z + (far < 1 ? 30 : dz * out))) - 9));
+                plain(Math.max(-side + 20, Math.min(side - 20, tx))),
+                up(Math.max(LOW + 20, Math.min(top - 20, tz)) - 9));
     }
 
     private static double[] put(double axial, double radius, double lean, double bump) {

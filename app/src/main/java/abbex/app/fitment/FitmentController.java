@@ -147,7 +147,8 @@ class FitmentController {
         Optional<WheelSet> planned = Optional.ofNullable(shown).or(() -> WheelSets.first(all, Use.PLANNED));
         ModelAndView page = new ModelAndView("fitment");
         page.addObject("head", heads.head(me.shop(), job.id(), "fitment", reader));
-        page.addObject("view", FitmentPage.of(all, planned, reader, words));
+        page.addObject(
+                "view", FitmentPage.of(all, planned, job.vehicle().build().twinRear(), reader, words));
         page.addObject("sets", all);
         page.addObject("shown", planned.map(WheelSet::id).orElse(null));
         page.addObject("edited", edited);

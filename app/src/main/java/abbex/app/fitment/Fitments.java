@@ -25,7 +25,12 @@ public class Fitments {
     /** What stands on the vehicle against what is planned. */
     public FitmentPage of(Job job, Reader reader) {
         List<WheelSet> all = sets.of(job.shop(), job.vehicle().id());
-        return FitmentPage.of(all, WheelSets.first(all, WheelSet.Use.PLANNED), reader, words);
+        return FitmentPage.of(
+                all,
+                WheelSets.first(all, WheelSet.Use.PLANNED),
+                job.vehicle().build().twinRear(),
+                reader,
+                words);
     }
 
     /** What stands at an end: the set on the vehicle, else the one from new. */

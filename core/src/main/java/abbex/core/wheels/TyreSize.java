@@ -133,9 +133,19 @@ public record TyreSize(
         return 1e6 / (3.05 * overallDiameter().mm());
     }
 
+    /**
+     * What it carries in kg by the table of load indices; empty where no index is said.
+     *
+     * @param twin true for one of two wheels side by side: the second index counts, where one is said
+     */
+    public Optional<Double> loadKg(boolean twin) {
+        return service.map(s -> LoadIndex.kg(twin ? s.dualIndex().orElse(s.loadIndex()) : s.loadIndex())
+                .orElseThrow());
+    }
+
     /** What it carries alone on its side, in kg; empty when its load index is not written. */
     public Optional<Double> loadKg() {
-        return service.map(s -> LoadIndex.kg(s.loadIndex()).orElseThrow());
+        return loadKg(false);
     }
 
     /** As it is written, in one form for each size. */

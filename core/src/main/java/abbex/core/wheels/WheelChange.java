@@ -49,6 +49,16 @@ public record WheelChange(
      * @param fromNew the tyre that was fitted from new, for load and speed; the present one stands in where nobody said
      */
     public static WheelChange between(Place place, Fitment now, Fitment planned, Optional<TyreSize> fromNew) {
+        return between(place, now, planned, fromNew, false);
+    }
+
+    /**
+     * The same.
+     *
+     * @param twin true where two wheels stand side by side, so that a tyre's second load index counts
+     */
+    public static WheelChange between(
+            Place place, Fitment now, Fitment planned, Optional<TyreSize> fromNew, boolean twin) {
         Wheel a = now.wheel();
         Wheel b = planned.wheel();
         Length half = inches(b.width().subtract(a.width())).dividedBy(2);
@@ -76,11 +86,12 @@ public record WheelChange(
                                 WheelFormula.SPEEDOMETER,
                                 now.tyre().overallDiameter(),
                                 planned.tyre().overallDiameter())),
-                findings(place, planned, fromNew.orElse(now.tyre()), (db / da - 1) * 100));
+                findings(place, now, planned, fromNew.orElse(now.tyre()), (db / da - 1) * 100, twin));
     }
 
     /** What can be said of a fitment by itself and against the tyre from new. */
-    private static List<Finding> findings(Place place, Fitment planned, TyreSize fromNew, double diameter) {
+    private static List<Finding> findings(
+            Place place, Fitment now, Fitment planned, TyreSize fromNew, double diameter, boolean twin) {
         List<Finding> found = new ArrayList<>();
         TyreSize tyre = planned.tyre();
         Wheel wheel = planned.wheel();
@@ -98,7 +109,8 @@ public record WheelChange(
                     plain(wheel.width()),
                     plain(tyre.measuringRim())));
         }
-        serves(place, tyre, fromNew, found);
+        widened(place, now.wheel(), wheel, found);
+        serves(place, tyre, fromNew, twin, found);
         if (Math.abs(diameter) > DIAMETER_OFF) {
             found.add(Finding.of(
                     WheelFinding.DIAMETER_OFF, Severity.NOTE, place, place, percent(Math.abs(diameter)), diameter > 0));
@@ -110,7 +122,33 @@ public record WheelChange(
         return List.copyOf(found);
     }
 
-    private static void serves(Place place, TyreSize tyre, TyreSize fromNew, List<Finding> found) {
+    /** The same wheel made wider keeps its offset only when both sides grew alike: which did is asked. */
+    private static void widened(Place place, Wheel now, Wheel wheel, List<Finding> found) {
+        BigDecimal more = wheel.width().subtract(now.width());
+        boolean same =
+                wheel.rimCode().compareTo(now.rimCode()) == 0 && wheel.offset().equals(now.offset());
+        if (same && more.signum() > 0) {
+            Length half = inches(more).dividedBy(2);
+            found.add(Finding.of(
+                    WheelFinding.WIDENED_WHERE,
+                    Severity.NOTE,
+                    place,
+                    place,
+                    plain(more),
+                    et(wheel.offset().minus(half)),
+                    et(wheel.offset().plus(half))));
+        }
+    }
+
+    private static String et(Length offset) {
+        return "ET"
+                + BigDecimal.valueOf(offset.mm())
+                        .setScale(1, RoundingMode.HALF_EVEN)
+                        .stripTrailingZeros()
+                        .toPlainString();
+    }
+
+    private static void serves(Place place, TyreSize tyre, TyreSize fromNew, boolean twin, List<Finding> found) {
         if (tyre.service().isEmpty() || fromNew.service().isEmpty()) {
             TyreSize which = tyre.service().isEmpty() ? tyre : fromNew;
             found.add(Finding.of(WheelFinding.SERVICE_UNKNOWN, Severity.NOTE, place, place, which.text()));
@@ -118,8 +156,8 @@ public record WheelChange(
         }
         TyreSize.Service is = tyre.service().get();
         TyreSize.Service was = fromNew.service().get();
-        double kg = tyre.loadKg().orElseThrow();
-        double needed = fromNew.loadKg().orElseThrow();
+        double kg = tyre.loadKg(twin).orElseThrow();
+        double needed = fromNew.loadKg(twin).orElseThrow();
         if (kg < needed) {
             found.add(Finding.of(
                     WheelFinding.LOAD_BELOW,

@@ -15,6 +15,7 @@ public enum WheelFinding implements FindingCode {
     DIAMETER_OFF(false),
     SIZE_APPROXIMATE(false),
     SERVICE_UNKNOWN(true),
+    WIDENED_WHERE(true),
     STUDS_UNKNOWN(true),
     SERVES(false),
     STUDS_ENGAGED(false);

@@ -256,7 +256,7 @@ class WheelChecksTest {
                 "7.5Jx17 ET45 | 225/45R17 87V | LOAD_BELOW SPEED_BELOW",
                 "7.5Jx17 ET45 | 225/45R17 94H | SPEED_BELOW",
                 "7.5Jx18 ET45 | 225/45R17 94Y | RIM_DIFFERS SERVES",
-                "9.5Jx17 ET45 | 225/45R17 94Y | RIM_WIDE SERVES",
+                "9.5Jx17 ET45 | 225/45R17 94Y | RIM_WIDE WIDENED_WHERE SERVES",
                 "6Jx17 ET45 | 225/45R17 94Y | RIM_NARROW SERVES",
                 "7.5Jx17 ET45 | 225/55R17 97Y | DIAMETER_OFF SERVES",
                 "7.5Jx17 ET45 | 225/45R17 | SERVICE_UNKNOWN"
@@ -327,5 +327,31 @@ class WheelChecksTest {
             assertEquals(Length.ofMm(5), out.outerEdge().value());
             assertEquals(Length.ofMm(-5), out.innerWall().value());
         }
+    }
+
+    /** The handbook's 121/118: alone 1450 kg, one of two 1320 kg (ISO 4000-1 table, from memory). */
+    @Test
+    void one_of_two_wheels_carries_by_its_second_index() {
+        TyreSize twin = tyre("LT285/70R17 121/118S");
+        assertEquals(1450, twin.loadKg(false).orElseThrow());
+        assertEquals(1320, twin.loadKg(true).orElseThrow());
+        Fitment now = new Fitment(wheel("6.5Jx17 ET135"), twin);
+        Fitment planned = new Fitment(wheel("6.5Jx17 ET135"), tyre("LT285/70R17 121/115S"));
+        assertTrue(WheelChange.between(End.REAR, now, planned, Optional.empty(), true).findings().stream()
+                .anyMatch(f -> f.code() == WheelFinding.LOAD_BELOW));
+        assertTrue(WheelChange.between(End.REAR, now, planned, Optional.empty()).findings().stream()
+                .noneMatch(f -> f.code() == WheelFinding.LOAD_BELOW));
+    }
+
+    /** Arithmetic: 1.5 in more, all of it outboard, moves the middle by 19.05 mm. */
+    @Test
+    void a_widened_wheel_is_asked_which_side_grew() {
+        Fitment now = new Fitment(wheel("8Jx17 ET45"), tyre("225/45R17 91W"));
+        Fitment wide = new Fitment(wheel("9.5Jx17 ET45"), tyre("225/45R17 91W"));
+        Finding asked = WheelChange.between(End.FRONT, now, wide, Optional.empty()).findings().stream()
+                .filter(f -> f.code() == WheelFinding.WIDENED_WHERE)
+                .findFirst()
+                .orElseThrow();
+        assertEquals(List.of(End.FRONT, "1.5", "ET26", "ET64"), asked.values());
     }
 }
