@@ -107,3 +107,15 @@ create table own_ground (
   made_at    datetime(6) not null,
   key own_ground_of_vehicle (vehicle_id, made_at)
 );
+
+-- How much air a shop wants at a place; the newest row of a place counts, an empty text is common practice.
+create table needed_gap (
+  id        char(36) character set ascii not null primary key,
+  shop_id   char(36) character set ascii not null references shop (id),
+  place     varchar(20) not null,
+  gap_raw   varchar(40) not null,
+  gap_nm    bigint not null,
+  person_id char(36) character set ascii not null references person (id),
+  made_at   datetime(6) not null,
+  key needed_gap_of_shop (shop_id, place, made_at)
+);

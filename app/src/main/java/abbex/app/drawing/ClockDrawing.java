@@ -13,8 +13,10 @@ import java.util.List;
  * @param tyre radius of the tyre
  * @param rim radius of its rim
  * @param hours the hours' texts
+ * @param bars the places that somebody looked at
+ * @param open where nobody looked
  */
-public record ClockDrawing(String box, String tyre, String rim, List<Hour> hours, List<Bar> bars) {
+public record ClockDrawing(String box, String tyre, String rim, List<Hour> hours, List<Bar> bars, List<Hour> open) {
     /** Gaps are drawn so many times as long as they are. */
     private static final double LARGER = 2.4;
 
@@ -37,7 +39,7 @@ public record ClockDrawing(String box, String tyre, String rim, List<Hour> hours
     /** A place's hour with its least and its needed gap in mm. */
     public record At(double clock, double gap, double needed) {}
 
-    public static ClockDrawing of(double tyre, double rim, List<At> places) {
+    public static ClockDrawing of(double tyre, double rim, List<At> places, List<Double> unseen) {
         List<Hour> hours = new ArrayList<>();
         for (int hour = 3; hour <= 12; hour += 3) {
             double angle = Math.toRadians(30 * hour);
@@ -50,13 +52,20 @@ public record ClockDrawing(String box, String tyre, String rim, List<Hour> hours
         for (int i = 0; i < places.size(); i++) {
             bars.add(bar(tyre, places.get(i), beside(places, i)));
         }
+        List<Hour> open = new ArrayList<>();
+        for (double clock : unseen) {
+            double angle = Math.toRadians(30 * clock);
+            double out = tyre + RING + 14;
+            open.add(new Hour("", plain(out * Math.sin(angle)), plain(-out * Math.cos(angle))));
+        }
         double half = tyre + AROUND;
         return new ClockDrawing(
                 plain(-half) + " " + plain(-half) + " " + plain(2 * half) + " " + plain(2 * half),
                 plain(tyre),
                 plain(rim),
                 hours,
-                bars);
+                bars,
+                open);
     }
 
     /** Places at one hour stand side by side: so many degrees off. */

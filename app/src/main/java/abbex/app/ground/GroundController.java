@@ -73,8 +73,12 @@ class GroundController {
     @GetMapping("/jobs/{id}/ground/at")
     ModelAndView at(@Me Person me, @PathVariable UUID id, @RequestParam Map<String, String> parameters) {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
+        GroundPage view = view(me, job, parameters);
+        if (view.drawing() == null) {
+            throw new NotHere();
+        }
         ModelAndView page = new ModelAndView("ground :: stance");
-        page.addObject("view", view(me, job, parameters));
+        page.addObject("view", view);
         return page;
     }
 

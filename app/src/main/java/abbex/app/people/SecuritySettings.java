@@ -75,7 +75,7 @@ class SecuritySettings {
                                 "/favicon.svg",
                                 "/error")
                         .permitAll()
-                        .requestMatchers("/people/**", "/audit", "/keys/**", "/rules/**")
+                        .requestMatchers("/people/**", "/audit", "/keys/**", "/rules/**", "/gaps/set")
                         .hasRole("LEAD")
                         .anyRequest()
                         .authenticated())

@@ -1,6 +1,7 @@
 package abbex.app.prove;
 
 import abbex.core.clearance.Eye;
+import abbex.core.clearance.Needed;
 import abbex.core.clearance.Probe;
 import abbex.core.clearance.Probed;
 import abbex.core.clearance.Remedy;
@@ -24,6 +25,7 @@ import java.util.UUID;
  * @param known places, in the order they were found
  * @param planned wheel and tyre that are to clear
  * @param drive the newest road test
+ * @param needed how much air the shop wants
  */
 record CornerCase(
         Corner corner,
@@ -31,7 +33,8 @@ record CornerCase(
         Fitment planned,
         SweepPlan plan,
         List<SweepPlans.Taken> taken,
-        Optional<Drive> drive) {
+        Optional<Drive> drive,
+        Needed needed) {
 
     /**
      * A place.
@@ -61,7 +64,8 @@ record CornerCase(
             Fitment planned,
             SweepPlan plan,
             List<SweepPlans.Taken> taken,
-            Optional<Drive> drive) {
+            Optional<Drive> drive,
+            Needed needed) {
         List<Known> known = new ArrayList<>();
         Optional<RoadTest> test = drive.map(d -> d.at(corner, plan));
         List<Drive.Mark> marks = new ArrayList<>(drive.map(Drive::marks).orElse(List.of()).stream()
@@ -91,7 +95,7 @@ record CornerCase(
                             Optional.of(read),
                             false)));
         }
-        return new CornerCase(corner, known, planned, plan, taken, drive);
+        return new CornerCase(corner, known, planned, plan, taken, drive, needed);
     }
 
     /** What stands there with the remedies that are in the plan. */
@@ -107,7 +111,7 @@ record CornerCase(
             }
             obstacles.addAll(one.obstacles());
         }
-        WheelHouse house = new WheelHouse(obstacles, planned, plan.worn(), plan.motion(corner));
+        WheelHouse house = new WheelHouse(obstacles, planned, plan.worn(), plan.motion(corner), needed);
         for (SweepPlans.Taken t : taken) {
             if (!t.dose().remedy().shapes()) {
                 house = house.with(t.dose().remedy(), t.dose().steps());

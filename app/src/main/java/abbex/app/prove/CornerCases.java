@@ -17,12 +17,14 @@ class CornerCases {
     private final Fitments fitments;
     private final SweepPlans plans;
     private final Drives drives;
+    private final NeededGaps gaps;
 
-    CornerCases(Probes probes, Fitments fitments, SweepPlans plans, Drives drives) {
+    CornerCases(Probes probes, Fitments fitments, SweepPlans plans, Drives drives, NeededGaps gaps) {
         this.probes = probes;
         this.fitments = fitments;
         this.plans = plans;
         this.drives = drives;
+        this.gaps = gaps;
     }
 
     /** A motorcycle's two wheels are its left ones. */
@@ -52,6 +54,7 @@ class CornerCases {
                 planned,
                 plan(job, corner.end()),
                 plans.taken(job.shop(), job.vehicle().id(), corner),
-                drives.newest(job.shop(), job.vehicle().id()));
+                drives.newest(job.shop(), job.vehicle().id()),
+                gaps.of(job.shop()));
     }
 }

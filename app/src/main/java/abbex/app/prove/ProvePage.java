@@ -79,7 +79,8 @@ public record ProvePage(
                 ClockDrawing.of(
                         corner.planned().tyre().overallDiameter().mm() / 2,
                         corner.planned().wheel().rimCode().doubleValue() * 12.7,
-                        bars),
+                        bars,
+                        say.unseen(corner)),
                 ProbeCheck.of(corner.known().stream()
                                 .map(CornerCase.Known::probed)
                                 .toList())

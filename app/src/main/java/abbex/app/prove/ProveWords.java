@@ -44,11 +44,19 @@ class ProveWords {
     List<ProvePage.Spot> spots(CornerCase corner, List<CornerCase.Judged> judged, Reader reader) {
         return Stream.concat(
                         judged.stream().map(j -> spot(j, corner, reader)),
-                        ASKED.stream()
-                                .filter(place -> corner.known().stream()
-                                        .noneMatch(p -> p.probed().probe().place() == place))
-                                .map(this::open))
+                        unlooked(corner).map(this::open))
                 .toList();
+    }
+
+    /** The hours of the places that nobody looked at. */
+    List<Double> unseen(CornerCase corner) {
+        return unlooked(corner).map(place -> place.usualClock(corner.corner())).toList();
+    }
+
+    private static Stream<ProbePlace> unlooked(CornerCase corner) {
+        return ASKED.stream()
+                .filter(place -> corner.known().stream()
+                        .noneMatch(p -> p.probed().probe().place() == place));
     }
 
     List<ProvePage.InPlan> inPlan(CornerCase corner) {

@@ -46,6 +46,7 @@ class AxeTest {
                     "/jobs/" + Jobs.id("LE 3-275") + "/prove/road",
                     "/jobs/" + half + "/ground?ground=DRIVEWAY",
                     "/proven",
+                    "/gaps",
                     "/jobs/" + Jobs.id("OS 1-442") + "/fitment",
                     "/jobs/" + Jobs.id("MQ 381") + "/measure",
                     "/jobs/" + Jobs.id("MQ 381") + "/sheet",

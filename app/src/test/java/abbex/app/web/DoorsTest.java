@@ -189,7 +189,8 @@ class DoorsTest {
             "/rules/limits",
             "/rules/walk",
             "/rules/floors",
-            "/rules/floors/take-back");
+            "/rules/floors/take-back",
+            "/gaps/set");
 
     private static final Set<String> EVERYBODYS = Set.of(
             "/",
@@ -219,6 +220,21 @@ class DoorsTest {
             "/jobs/{id}/fitment/sets/{set}/rest",
             "/jobs/{id}/prove",
             "/jobs/{id}/prove/probes",
+            "/jobs/{id}/prove/cut",
+            "/jobs/{id}/prove/range",
+            "/jobs/{id}/prove/remedies",
+            "/jobs/{id}/prove/remedies/{remedy}/rest",
+            "/jobs/{id}/prove/road",
+            "/jobs/{id}/prove/road/{drive}/rest",
+            "/jobs/{id}/prove/road/marks",
+            "/jobs/{id}/prove/road/marks/{mark}/rest",
+            "/jobs/{id}/ground",
+            "/jobs/{id}/ground/at",
+            "/jobs/{id}/ground/points",
+            "/jobs/{id}/ground/own",
+            "/jobs/{id}/ground/{item}/rest",
+            "/proven",
+            "/gaps",
             "/jobs/{id}/prove/probes/{probe}/rest",
             "/jobs/{id}/sheet",
             "/jobs/{id}/sheet.pdf",

@@ -116,6 +116,8 @@ class DrawnRequestsTest {
             post("/rules/walk", 0.2, "", "walk"),
             post("/rules/floors", 0.5, "bay since LF RF RR LR", ""),
             post("/rules/floors/take-back", 0.2, "bay", ""),
+            post("/gaps/set", 0.3, "FENDER_LIP LINER_FRONT STRUT HOSE HUGGER", ""),
+            get("/gaps", "kept"),
             get("/rules", "kept"),
             get("/", ""),
             get("/about", ""),

@@ -75,6 +75,8 @@ class ProveTest {
                 .tap(
                         box.x + box.width / 2 + radius * Math.sin(angle),
                         box.y + box.height / 2 - radius * Math.cos(angle));
+        // The page has moved to the gap's field; only then does the next finger find what it points at.
+        assertThat(page.locator("#gap")).isFocused();
     }
 
     private void touch(CDPSession cdp, String type, double x, double y) {
@@ -324,6 +326,32 @@ class ProveTest {
         page.locator(".strip a").last().click();
         assertThat(page.locator(".paper")).containsText("Over the ground");
         assertThat(page.locator(".paper")).containsText("Scrapes");
+    }
+
+    @Test
+    void a_lead_sets_how_much_air_is_needed() {
+        receive(Screen.desk());
+        probe("FENDER_LIP", "12", "TREAD", "90 mm");
+        assertThat(place("Fender lip, 12 o’clock")).containsText("needs 3⁄8″");
+        String prove = page.url();
+        screen.open("/gaps");
+        assertThat(page.locator("main")).containsText("A lead of the shop sets them");
+        screen.as("tamsin");
+        screen.open("/gaps");
+        page.locator("#FENDER_LIP").fill("3/7");
+        page.locator("#FENDER_LIP").press("Enter");
+        assertThat(page.locator("#FENDER_LIP-bad")).containsText("on no tape");
+        assertThat(page.locator("#FENDER_LIP")).hasValue("3/7");
+        page.locator("#FENDER_LIP").fill("1/16");
+        page.locator("#FENDER_LIP").press("Enter");
+        assertThat(page.locator("main")).containsText("Kept");
+        page.navigate(prove);
+        assertThat(place("Fender lip, 12 o’clock")).containsText("needs 1⁄16″");
+        screen.open("/gaps");
+        page.locator("#FENDER_LIP").fill("");
+        page.locator("#STRUT").press("Enter");
+        page.navigate(prove);
+        assertThat(place("Fender lip, 12 o’clock")).containsText("needs 3⁄8″");
     }
 
     private void low(String kind, String name, String away, String from, String height) {

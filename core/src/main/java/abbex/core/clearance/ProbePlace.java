@@ -72,11 +72,23 @@ public enum ProbePlace implements Place {
         };
     }
 
+    /** The hour where it is usually looked at. */
+    public double usualClock(Corner corner) {
+        return switch (this) {
+            case LINER_FRONT -> corner.isLeft() ? 9.5 : 2.5;
+            case LINER_REAR -> corner.isLeft() ? 2.5 : 9.5;
+            case INNER_ARCH -> 11;
+            case STRUT, SPRING_PERCH -> 1;
+            case CONTROL_ARM, SWAY_LINK -> 6;
+            default -> 12;
+        };
+    }
+
     public Carrier carrier() {
         return carrier;
     }
 
-    /** The gap that it needs, in mm. */
+    /** The gap that it needs by common practice, in mm. */
     public double neededMm() {
         return needed;
     }

@@ -17,8 +17,10 @@ import java.util.function.UnaryOperator;
  * @param planned wheel and tyre; reckoned as large as they may grow
  * @param worn what is put over the tyre
  * @param motion of the wheel
+ * @param needed how much air each place needs
  */
-public record WheelHouse(List<Obstacle> obstacles, Fitment planned, TyreBody.Worn worn, Motion.Straight motion) {
+public record WheelHouse(
+        List<Obstacle> obstacles, Fitment planned, TyreBody.Worn worn, Motion.Straight motion, Needed needed) {
     /** How far the planned tyre may differ from its nominal size, one standard deviation in mm (common practice). */
     private static final double TYRE = 1.5;
 
@@ -54,7 +56,12 @@ public record WheelHouse(List<Obstacle> obstacles, Fitment planned, TyreBody.Wor
             double tyre = p.from().tyre().equals(planned.tyre()) ? SAME_TYRE : TYRE;
             obstacles.add(new Obstacle(place, p.at(lowered), Math.hypot(p.standard(), tyre)));
         }
-        return new WheelHouse(obstacles, planned, worn, motion);
+        return new WheelHouse(obstacles, planned, worn, motion, Needed.USUAL);
+    }
+
+    /** The same with other air needed. */
+    public WheelHouse needing(Needed other) {
+        return new WheelHouse(obstacles, planned, worn, motion, other);
     }
 
     /** What must clear. */
@@ -71,7 +78,7 @@ public record WheelHouse(List<Obstacle> obstacles, Fitment planned, TyreBody.Wor
                     o.place(),
                     Sweep.run(tyre, o.point(), o.place().carrier(), motion),
                     o.standard(),
-                    o.place().neededMm()));
+                    needed.of(o.place())));
         }
         return List.copyOf(verdicts);
     }
@@ -87,8 +94,8 @@ public record WheelHouse(List<Obstacle> obstacles, Fitment planned, TyreBody.Wor
     boolean clear() {
         TyreBody tyre = body();
         for (Obstacle o : obstacles) {
-            double needed = o.place().neededMm() + Verdict.SURE * o.standard();
-            if (!Sweep.clears(tyre, o.point(), o.place().carrier(), motion, needed)) {
+            double air = needed.of(o.place()) + Verdict.SURE * o.standard();
+            if (!Sweep.clears(tyre, o.point(), o.place().carrier(), motion, air)) {
                 return false;
             }
         }
@@ -115,14 +122,15 @@ public record WheelHouse(List<Obstacle> obstacles, Fitment planned, TyreBody.Wor
                         wheel.spacer()));
             case NARROWER -> tyre(narrower(amount));
             case LOWER_ASPECT -> tyre(lower(amount));
-            case CAMBER -> new WheelHouse(obstacles, planned, worn, motion.leaned(-Math.toRadians(amount / 10)));
+            case CAMBER ->
+                new WheelHouse(obstacles, planned, worn, motion.leaned(-Math.toRadians(amount / 10)), needed);
             case MOVE_BRACKET -> across(-amount, ProbePlace.STRUT, ProbePlace.SPRING_PERCH, ProbePlace.SWAY_LINK);
             case HAMMER_ARCH -> away(amount, ProbePlace.INNER_ARCH);
         };
     }
 
     private WheelHouse moved(UnaryOperator<Obstacle> how) {
-        return new WheelHouse(obstacles.stream().map(how).toList(), planned, worn, motion);
+        return new WheelHouse(obstacles.stream().map(how).toList(), planned, worn, motion, needed);
     }
 
     /** Out of the wheel's middle. */
@@ -145,15 +153,15 @@ public record WheelHouse(List<Obstacle> obstacles, Fitment planned, TyreBody.Wor
     private WheelHouse ranged(double amount) {
         Motion.Range r = motion.range();
         Motion.Range less = new Motion.Range(r.droop(), Math.max(0, r.bump() - amount), r.left(), r.right(), r.roll());
-        return new WheelHouse(obstacles, planned, worn, motion.withRange(less));
+        return new WheelHouse(obstacles, planned, worn, motion.withRange(less), needed);
     }
 
     private WheelHouse wheel(Wheel other) {
-        return new WheelHouse(obstacles, new Fitment(other, planned.tyre()), worn, motion);
+        return new WheelHouse(obstacles, new Fitment(other, planned.tyre()), worn, motion, needed);
     }
 
     private WheelHouse tyre(TyreSize other) {
-        return new WheelHouse(obstacles, new Fitment(planned.wheel(), other), worn, motion);
+        return new WheelHouse(obstacles, new Fitment(planned.wheel(), other), worn, motion, needed);
     }
 
     private TyreSize narrower(double mm) {
