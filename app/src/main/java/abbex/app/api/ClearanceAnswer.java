@@ -2,7 +2,9 @@ package abbex.app.api;
 
 import abbex.core.clearance.Cure;
 import abbex.core.clearance.Motion;
+import abbex.core.clearance.Needed;
 import abbex.core.clearance.Probe;
+import abbex.core.clearance.ProbeCheck;
 import abbex.core.clearance.ProbePlace;
 import abbex.core.clearance.Probed;
 import abbex.core.clearance.Remedies;
@@ -16,19 +18,34 @@ import abbex.core.vehicle.Corner;
 import abbex.core.wheels.Fitment;
 import java.math.BigDecimal;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Stream;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.JsonNodeFactory;
 
 /** What clears at a corner, and what would make it clear, as the published interface answers it. */
 final class ClearanceAnswer {
-    private static final List<String> FIELDS = List.of("measured", "planned", "lowerMm", "range", "probes");
-    private static final List<String> RANGE =
-            List.of("bumpMm", "droopMm", "steerDeg", "rollDeg", "camberDegPerMm", "steerAxisMm");
+    private static final List<String> FIELDS =
+            List.of("measured", "planned", "lowerMm", "range", "probes", "wornTreadMm", "wornSidewallMm", "neededMm");
+    private static final List<String> RANGE = List.of(
+            "bumpMm",
+            "droopMm",
+            "steerDeg",
+            "leftLockDeg",
+            "rightLockDeg",
+            "rollDeg",
+            "camberDeg",
+            "camberDegPerMm",
+            "steerDegPerMm",
+            "steerAxisMm");
+    private static final List<String> PLACES =
+            Stream.of(ProbePlace.values()).map(ProbePlace::name).toList();
     private static final List<String> PROBE = List.of("place", "clock", "face", "gapMm");
+    private static final JsonNode EMPTY = JsonNodeFactory.instance.objectNode();
     private static final int MOST = 40;
 
     private ClearanceAnswer() {}
@@ -43,12 +60,15 @@ final class ClearanceAnswer {
         if (probes.isEmpty()) {
             throw ApiProblem.of(422, "Nothing to sweep", "probes holds no probe.");
         }
+        List<Probed> probed =
+                probes.stream().map(p -> Probed.byHand(p, measured)).toList();
         WheelHouse house = WheelHouse.of(
-                probes.stream().map(p -> Probed.byHand(p, measured)).toList(),
-                planned,
-                Worn.NOTHING,
-                number(fields, "lowerMm", 0, 250, 0),
-                motion(fields));
+                        probed,
+                        planned,
+                        new Worn(number(fields, "wornTreadMm", 0, 100, 0), number(fields, "wornSidewallMm", 0, 100, 0)),
+                        number(fields, "lowerMm", 0, 250, 0),
+                        motion(fields))
+                .needing(needed(fields));
         Map<String, Object> answer = new LinkedHashMap<>();
         List<Map<String, Object>> places = new ArrayList<>();
         List<Verdict> verdicts = house.verdicts();
@@ -56,6 +76,11 @@ final class ClearanceAnswer {
             places.add(place(verdicts.get(i), probes.get(i).clock()));
         }
         answer.put("places", places);
+        answer.put(
+                "contradictions",
+                ProbeCheck.of(probed).stream()
+                        .map(ClearanceAnswer::contradiction)
+                        .toList());
         answer.put(
                 "remedies",
                 Remedies.find(house).stream().map(ClearanceAnswer::cure).toList());
@@ -83,22 +108,41 @@ final class ClearanceAnswer {
                         () -> ApiProblem.field(of.at(name), text, "That is not among the choices.", all[0].name()));
     }
 
+    private static Needed needed(Fields fields) {
+        Map<ProbePlace, Double> set = new EnumMap<>(ProbePlace.class);
+        fields.object("neededMm", PLACES).ifPresent(named -> {
+            for (ProbePlace place : ProbePlace.values()) {
+                named.number(place.name(), 0, 100).ifPresent(mm -> set.put(place, mm.doubleValue()));
+            }
+        });
+        return new Needed(set);
+    }
+
+    private static Map<String, Object> contradiction(ProbeCheck.Contradiction two) {
+        Map<String, Object> one = new LinkedHashMap<>();
+        one.put("first", two.first());
+        one.put("second", two.second());
+        one.put("why", two.why().name().toLowerCase(Locale.ROOT));
+        one.put("byMm", TyreAnswer.round(two.by(), 1));
+        return one;
+    }
+
+    /** What is not said is as usual; both locks are the inner wheel's, for nobody said which side this is. */
     private static Motion.Straight motion(Fields fields) {
         Motion.Range usual = Motion.Range.usual(Corner.RF);
-        return fields.object("range", RANGE)
-                .map(range -> new Motion.Straight(
-                        new Motion.Range(
-                                number(range, "droopMm", 0, 300, usual.droop()),
-                                number(range, "bumpMm", 0, 300, usual.bump()),
-                                radians(range, "steerDeg", 0, 60, usual.right()),
-                                radians(range, "steerDeg", 0, 60, usual.right()),
-                                radians(range, "rollDeg", 0, 15, usual.roll())),
-                        radians(range, "camberDegPerMm", -0.2, 0.2, 0),
-                        number(range, "steerAxisMm", -100, 300, Motion.Straight.USUAL_AXIS)))
-                .orElseGet(() -> new Motion.Straight(
-                        new Motion.Range(usual.droop(), usual.bump(), usual.right(), usual.right(), usual.roll()),
-                        0,
-                        Motion.Straight.USUAL_AXIS));
+        Fields range = fields.object("range", RANGE).orElseGet(() -> new Fields("range", EMPTY, RANGE));
+        double both = radians(range, "steerDeg", 0, 60, usual.right());
+        return new Motion.Straight(
+                new Motion.Range(
+                        number(range, "droopMm", 0, 300, usual.droop()),
+                        number(range, "bumpMm", 0, 300, usual.bump()),
+                        radians(range, "leftLockDeg", 0, 60, both),
+                        radians(range, "rightLockDeg", 0, 60, both),
+                        radians(range, "rollDeg", 0, 15, usual.roll())),
+                radians(range, "camberDeg", -8, 8, 0),
+                radians(range, "camberDegPerMm", -0.2, 0.2, 0),
+                radians(range, "steerDegPerMm", -0.1, 0.1, 0),
+                number(range, "steerAxisMm", -100, 300, Motion.Straight.USUAL_AXIS));
     }
 
     private static double radians(Fields of, String name, double least, double most, double usual) {

@@ -59,6 +59,28 @@ class ComputeWheelsTest {
         assertEquals("LONGER_STOP", touches.at("/remedies/0/do/0/remedy").asString());
     }
 
+    /** A traction device takes its own thickness, a shop's own need decides the word, and two gaps at one spot are told. */
+    @Test
+    void what_is_put_over_what_is_needed_and_what_contradicts_itself() {
+        String corner = """
+                {"planned":{"widthIn":7.5,"offsetMm":45,"tyre":"205/55R16"},"range":{"bumpMm":70,"leftLockDeg":0,"rightLockDeg":0,"rollDeg":0},
+                 %s"probes":[{"place":"INNER_ARCH","clock":12,"face":"TREAD","gapMm":110},{"place":"INNER_ARCH","clock":12,"face":"TREAD","gapMm":130}]}
+                """;
+        JsonNode bare = ask("clearance", corner.formatted(""), 200);
+        JsonNode worn = ask("clearance", corner.formatted("\"wornTreadMm\":37,\"wornSidewallMm\":15,"), 200);
+        assertEquals(
+                37,
+                bare.at("/places/0/leastGapMm").asDouble()
+                        - worn.at("/places/0/leastGapMm").asDouble(),
+                0.25);
+        assertEquals("two_gaps", bare.at("/contradictions/0/why").asString());
+        assertEquals(20, bare.at("/contradictions/0/byMm").asDouble());
+        assertEquals("clear", bare.at("/places/0/verdict").asString());
+        JsonNode wanted = ask("clearance", corner.formatted("\"neededMm\":{\"INNER_ARCH\":40},"), 200);
+        assertEquals("close", wanted.at("/places/0/verdict").asString());
+        assertEquals(40, wanted.at("/places/0/neededMm").asDouble());
+    }
+
     @ParameterizedTest(name = "{0} {1}")
     @CsvSource(delimiter = '|', quoteCharacter = '~', textBlock = """
                     tyre | {} | size | 225/45R17 91W
