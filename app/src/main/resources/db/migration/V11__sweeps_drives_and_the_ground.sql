@@ -4,6 +4,7 @@ create table sweep_plan (
   shop_id     char(36) character set ascii not null references shop (id),
   vehicle_id  char(36) character set ascii not null references vehicle (id),
   end_of      varchar(5) not null,
+  stands_mm   decimal(6, 2) not null,
   lower_mm    decimal(6, 2) not null,
   stop_mm     decimal(6, 2) not null,
   crush_mm    decimal(6, 2) not null,
@@ -89,6 +90,8 @@ create table low_point (
   along_nm   bigint not null,
   height_raw varchar(40) not null,
   height_nm  bigint not null,
+  front_stood_mm decimal(6, 2) not null,
+  rear_stood_mm  decimal(6, 2) not null,
   in_use     boolean not null,
   person_id  char(36) character set ascii not null references person (id),
   made_at    datetime(6) not null,
@@ -119,3 +122,6 @@ create table needed_gap (
   made_at   datetime(6) not null,
   key needed_gap_of_shop (shop_id, place, made_at)
 );
+
+-- How much lower than when it was first probed the vehicle stood; probes so far were all taken before that was asked.
+alter table probe add column stood_mm decimal(6, 2) not null default 0;

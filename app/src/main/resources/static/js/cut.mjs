@@ -30,9 +30,12 @@ function set(name, value) {
 
 /** Dragging: a mm of the drawing is a mm of bump; across, two of them are a degree. */
 function drag(down) {
-  const svg = down.target.closest('.cutsvg, .stancesvg');
-  if (!svg || down.button) return;
-  const scale = svg.viewBox.baseVal.width / svg.getBoundingClientRect().width;
+  // The drawing is taken anew while it is dragged, so the finger is on what holds it: a touch on what goes loses its end.
+  const svg = cut.querySelector('.cutsvg, .stancesvg');
+  const box = svg.getBoundingClientRect();
+  if (down.button || down.clientY < box.top || down.clientY > box.bottom) return;
+  const shown = svg.viewBox.baseVal;
+  const scale = Math.max(shown.width / box.width, shown.height / box.height);
   const value = (name) => Number(form.elements[name]?.value ?? 0);
   const from = { bump: value('bump'), steer: value('steer'), along: value('along') };
   cut.setPointerCapture(down.pointerId);
@@ -89,6 +92,8 @@ export function hand() {
   form.addEventListener('input', show);
   form.addEventListener('submit', (e) => { e.preventDefault(); show(); });
   cut.addEventListener('pointerdown', drag);
+  // A drag is no fling of the page: the browser would swallow the next tap to stop it.
+  cut.addEventListener('touchstart', (e) => e.preventDefault(), { passive: false });
   document.addEventListener('click', (e) => {
     const to = e.target.closest('.topose');
     if (!to) return;

@@ -190,7 +190,8 @@ class DemoShop implements FirstShop {
                         p.corner(),
                         new Probe(p.place(), p.clock(), p.face(), length(p.gap()), Length.ZERO),
                         p.gap(),
-                        now)));
+                        now,
+                        0)));
         underneath(by, job, story);
         read(by, job, story.before, story.stateBefore, arrived.plus(Duration.ofMinutes(20)));
         if (!story.after.isEmpty()) {
@@ -216,8 +217,8 @@ class DemoShop implements FirstShop {
             roads.drove(by, job, story.drive);
         }
         story.marks.forEach(m -> roads.marked(by, job, m.corner(), m.place(), m.clock(), m.face(), m.gap()));
-        story.low.forEach(p -> lows.add(
-                by, job.vehicle().id(), p.get(0), p.get(1), p.get(2), length(p.get(2)), p.get(3), length(p.get(3))));
+        story.low.forEach(
+                p -> lows.add(by, job, p.get(0), p.get(1), p.get(2), length(p.get(2)), p.get(3), length(p.get(3))));
         story.grounds.forEach((name, profile) -> lows.ground(by, job.vehicle().id(), name, profile));
     }
 

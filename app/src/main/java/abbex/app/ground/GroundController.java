@@ -10,7 +10,6 @@ import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.app.people.Person;
 import abbex.app.prove.ProvePages;
-import abbex.app.store.Ids;
 import abbex.core.ground.Profile;
 import abbex.core.units.Length;
 import abbex.core.units.TapeParse;
@@ -23,7 +22,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -96,11 +94,11 @@ class GroundController {
     ModelAndView point(@Me Person me, @PathVariable UUID id, @RequestParam Map<String, String> parameters) {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
         Map<String, ProvePages.Problem> problems = new LinkedHashMap<>();
-        LowPoint.Kind kind = choice(LowPoint.Kind.values(), parameters.get("kind"));
+        LowPoint.Kind kind = ProvePages.choice(LowPoint.Kind.values(), parameters.get("kind"));
         String typed = parameters.getOrDefault("name", "").strip();
         String name = typed.isEmpty() ? words.say("low." + kind) : typed;
         name(name, "name", problems);
-        From from = choice(From.values(), parameters.get("from"));
+        From from = ProvePages.choice(From.values(), parameters.get("from"));
         boolean lift = kind == LowPoint.Kind.NOSE_LIFT;
         Optional<TapeReading> away =
                 lift ? Optional.empty() : length(me, "away", TapeText.Allowed.ZERO_OR_MORE, parameters, problems);
@@ -123,16 +121,14 @@ class GroundController {
         };
         points.add(
                 me,
-                job.vehicle().id(),
-                new LowPoint(
-                        Ids.fresh(),
-                        kind,
-                        name,
-                        away.map(a -> a.rawIn(me.likes().unit()) + " " + words.say("from." + from))
-                                .orElse(""),
-                        along,
-                        height.orElseThrow().rawIn(me.likes().unit()),
-                        height.orElseThrow().value()));
+                job,
+                kind.name(),
+                name,
+                away.map(a -> a.rawIn(me.likes().unit()) + " " + words.say("from." + from))
+                        .orElse(""),
+                along,
+                height.orElseThrow().rawIn(me.likes().unit()),
+                height.orElseThrow().value());
         return new ModelAndView("redirect:/jobs/" + id + "/ground");
     }
 
@@ -227,10 +223,6 @@ class GroundController {
         return TapeText.parse(raw.strip(), me.likes().unit(), me.likes().tape(), TapeText.Allowed.ANY, LONGEST)
                 .asReading()
                 .map(r -> r.value().mm());
-    }
-
-    private static <E extends Enum<E>> E choice(E[] all, @Nullable String text) {
-        return Stream.of(all).filter(e -> e.name().equals(text)).findFirst().orElse(all[0]);
     }
 
     private ModelAndView page(

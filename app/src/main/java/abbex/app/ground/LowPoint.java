@@ -1,6 +1,7 @@
 package abbex.app.ground;
 
 import abbex.core.ground.Lamps;
+import abbex.core.ground.Underline;
 import abbex.core.units.Length;
 import java.util.Optional;
 import java.util.UUID;
@@ -10,8 +11,26 @@ import java.util.UUID;
  *
  * @param along from the front axle, positive ahead
  * @param height over the floor; of a nose lift what it lifts at the front axle
+ * @param frontStood how much lower than when it was first probed the front stood, mm
+ * @param rearStood the same of the rear
  */
-record LowPoint(UUID id, Kind kind, String name, String alongRaw, Length along, String heightRaw, Length height) {
+record LowPoint(
+        UUID id,
+        Kind kind,
+        String name,
+        String alongRaw,
+        Length along,
+        String heightRaw,
+        Length height,
+        double frontStood,
+        double rearStood) {
+    /** Its height with the ends lowered so far from where the vehicle was first probed, mm over the floor. */
+    double height(double front, double rear, double wheelbase) {
+        double f = front - frontStood;
+        double r = rear - rearStood;
+        return height.mm() - Underline.down(along.mm(), f, r, wheelbase);
+    }
+
     /** What it is. */
     enum Kind {
         UNDERSIDE,

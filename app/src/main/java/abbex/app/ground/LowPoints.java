@@ -1,10 +1,13 @@
 package abbex.app.ground;
 
+import abbex.app.arrive.Job;
 import abbex.app.people.Person;
+import abbex.app.prove.Proofs;
 import abbex.app.store.Ids;
 import abbex.app.store.Times;
 import abbex.core.ground.Profile;
 import abbex.core.units.Length;
+import abbex.core.vehicle.End;
 import java.time.Clock;
 import java.util.List;
 import java.util.UUID;
@@ -15,14 +18,16 @@ import org.springframework.stereotype.Service;
 @Service
 public class LowPoints {
     private static final String OF = """
-            select id, kind, name, along_raw, along_nm, height_raw, height_nm from low_point
+            select id, kind, name, along_raw, along_nm, height_raw, height_nm, front_stood_mm, rear_stood_mm
+              from low_point
              where shop_id = :shop and vehicle_id = :vehicle and in_use order by along_nm desc, made_at, id
             """;
 
     private static final String ADD = """
-            insert into low_point (id, shop_id, vehicle_id, kind, name, along_raw, along_nm, height_raw, height_nm, in_use,
-                                   person_id, made_at)
-            values (:id, :shop, :vehicle, :kind, :name, :alongRaw, :along, :heightRaw, :height, true, :person, :at)
+            insert into low_point (id, shop_id, vehicle_id, kind, name, along_raw, along_nm, height_raw, height_nm, front_stood_mm,
+                                   rear_stood_mm, in_use, person_id, made_at)
+            values (:id, :shop, :vehicle, :kind, :name, :alongRaw, :along,
+                    :heightRaw, :height, :front, :rear, true, :person, :at)
             """;
 
     private static final String GROUNDS = """
@@ -36,10 +41,12 @@ public class LowPoints {
             """;
 
     private final JdbcClient jdbc;
+    private final Proofs proofs;
     private final Clock clock;
 
-    LowPoints(JdbcClient jdbc, Clock clock) {
+    LowPoints(JdbcClient jdbc, Proofs proofs, Clock clock) {
         this.jdbc = jdbc;
+        this.proofs = proofs;
         this.clock = clock;
     }
 
@@ -54,11 +61,13 @@ public class LowPoints {
                         row.getString("along_raw"),
                         Length.ofNm(row.getLong("along_nm")),
                         row.getString("height_raw"),
-                        Length.ofNm(row.getLong("height_nm"))))
+                        Length.ofNm(row.getLong("height_nm")),
+                        row.getDouble("front_stood_mm"),
+                        row.getDouble("rear_stood_mm")))
                 .list();
     }
 
-    void add(Person by, UUID vehicle, LowPoint point) {
+    private void add(Person by, UUID vehicle, LowPoint point) {
         jdbc.sql(ADD)
                 .param("id", point.id().toString())
                 .param("shop", by.shop().toString())
@@ -69,15 +78,17 @@ public class LowPoints {
                 .param("along", point.along().nm())
                 .param("heightRaw", point.heightRaw())
                 .param("height", point.height().nm())
+                .param("front", point.frontStood())
+                .param("rear", point.rearStood())
                 .param("person", by.id().toString())
                 .param("at", Times.column(clock.instant()))
                 .update();
     }
 
-    /** Keeps a point that somebody tells with its measures: kind and name, from the front axle, over the floor. */
+    /** Keeps a point that somebody tells with its measures: kind and name, from the front axle, over the floor as it stands. */
     public void add(
             Person by,
-            UUID vehicle,
+            Job job,
             String kind,
             String name,
             String alongRaw,
@@ -86,8 +97,17 @@ public class LowPoints {
             Length height) {
         add(
                 by,
-                vehicle,
-                new LowPoint(Ids.fresh(), LowPoint.Kind.valueOf(kind), name, alongRaw, along, heightRaw, height));
+                job.vehicle().id(),
+                new LowPoint(
+                        Ids.fresh(),
+                        LowPoint.Kind.valueOf(kind),
+                        name,
+                        alongRaw,
+                        along,
+                        heightRaw,
+                        height,
+                        proofs.stands(job, End.FRONT),
+                        proofs.stands(job, End.REAR)));
     }
 
     List<OwnGround> grounds(UUID shop, UUID vehicle) {

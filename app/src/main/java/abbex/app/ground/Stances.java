@@ -61,7 +61,7 @@ public class Stances {
     }
 
     /** A vehicle as it is to stand, with what was measured under it. */
-    private record Standing(Underline now, Underline planned, Underline lifted, List<LowPoint> points) {}
+    private record Standing(Underline planned, Underline lifted, List<LowPoint> points) {}
 
     /** Loaded radius of an end in mm: by its hub heights, else by its tyre; empty when neither is known. */
     private OptionalDouble radius(Job job, JobSheets all, End end) {
@@ -100,22 +100,23 @@ public class Stances {
             return Optional.empty();
         }
         List<LowPoint> low = points.of(job.shop(), job.vehicle().id());
-        Underline now = new Underline(
-                wheelbase.get().mm(),
+        double down = proofs.lower(job, End.FRONT);
+        double behind = proofs.lower(job, End.REAR);
+        double base = wheelbase.get().mm();
+        Underline planned = new Underline(
+                base,
                 front.getAsDouble(),
                 rear.getAsDouble(),
                 low.stream()
                         .filter(p -> p.kind() == LowPoint.Kind.UNDERSIDE)
-                        .map(p -> new Underline.Point(
-                                p.name(), p.along().mm(), p.height().mm()))
+                        .map(p -> new Underline.Point(p.name(), p.along().mm(), p.height(down, behind, base)))
                         .toList());
-        Underline planned = now.lowered(proofs.lower(job, End.FRONT), proofs.lower(job, End.REAR));
         double lift = low.stream()
                 .filter(p -> p.kind() == LowPoint.Kind.NOSE_LIFT)
                 .mapToDouble(p -> p.height().mm())
                 .max()
                 .orElse(0);
-        return Optional.of(new Standing(now, planned, planned.lowered(-lift, 0), low));
+        return Optional.of(new Standing(planned, planned.lowered(-lift, 0), low));
     }
 
     /**
@@ -243,15 +244,15 @@ public class Stances {
         List<Finding> findings = new ArrayList<>();
         double front = proofs.lower(job, End.FRONT);
         double rear = proofs.lower(job, End.REAR);
-        double wheelbase = standing.now().wheelbase();
+        double wheelbase = standing.planned().wheelbase();
         for (LowPoint p : standing.points()) {
-            double down = front - (rear - front) * p.along().mm() / wheelbase;
             p.kind()
                     .code()
-                    .ifPresent(code -> findings.add(Lamps.check(code, p.height().minus(Length.ofRoundedMm(down)))));
+                    .ifPresent(code ->
+                            findings.add(Lamps.check(code, Length.ofRoundedMm(p.height(front, rear, wheelbase)))));
         }
         Map<End, Length> drops = drops(job, all);
-        Length turned = Length.ofRoundedMm(front - rear);
+        Length turned = Length.ofRoundedMm(further(job, End.FRONT) - further(job, End.REAR));
         if (drops.size() == 2) {
             turned = turned.plus(drops.get(End.FRONT).minus(drops.get(End.REAR)));
         }
@@ -273,6 +274,11 @@ public class Stances {
         return drops;
     }
 
+    /** How far an end is to come down from where it stands now, mm. */
+    private double further(Job job, End end) {
+        return proofs.lower(job, end) - proofs.stands(job, end);
+    }
+
     private List<Lips> outlines(Job job, JobSheets all, Standing standing) {
         List<Lips> outlines = new ArrayList<>();
         Lips now = lips("is", job, all, standing, false);
@@ -284,7 +290,7 @@ public class Stances {
                     now.rear() + drops.get(End.REAR).mm()));
         }
         outlines.add(now);
-        if (proofs.lower(job, End.FRONT) != 0 || proofs.lower(job, End.REAR) != 0) {
+        if (further(job, End.FRONT) != 0 || further(job, End.REAR) != 0) {
             outlines.add(lips("planned", job, all, standing, true));
         }
         return outlines;
@@ -300,8 +306,8 @@ public class Stances {
                 : 0;
         return new Lips(
                 style,
-                lip(all, End.FRONT, standing.now().frontRadius()) - (planned ? proofs.lower(job, End.FRONT) : 0) + lift,
-                lip(all, End.REAR, standing.now().rearRadius()) - (planned ? proofs.lower(job, End.REAR) : 0));
+                lip(all, End.FRONT, standing.planned().frontRadius()) - (planned ? further(job, End.FRONT) : 0) + lift,
+                lip(all, End.REAR, standing.planned().rearRadius()) - (planned ? further(job, End.REAR) : 0));
     }
 
     /** The lips' height over the floor on the newest sheet where they were measured. */

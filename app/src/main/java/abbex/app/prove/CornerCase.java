@@ -72,7 +72,7 @@ record CornerCase(
                 .filter(m -> m.corner() == corner)
                 .toList());
         for (ProbeRow row : probes) {
-            Probed probed = Probed.byHand(row.probe(), row.measured());
+            Probed probed = new Probed(row.probe(), row.measured(), row.stood(), Probed.BY_HAND);
             Optional<Drive.Mark> mark = marks.stream()
                     .filter(m ->
                             new Probe(m.place(), m.clock(), m.face(), Length.ZERO, Length.ZERO).sameSpot(row.probe()))
@@ -85,15 +85,16 @@ record CornerCase(
             known.add(new Known(row.id(), now, row.raw(), row.by(), row.at(), read, !now.equals(probed)));
         }
         for (Drive.Mark mark : marks) {
-            test.flatMap(t -> t.mark(mark.place(), mark.clock(), mark.face()))
-                    .ifPresent(read -> known.add(new Known(
-                            mark.id(),
-                            read.probed(),
-                            "",
-                            mark.by(),
-                            drive.orElseThrow().at(),
-                            Optional.of(read),
-                            false)));
+            Drive from = drive.orElseThrow();
+            Optional<RoadTest.Mark> read = test.flatMap(t -> t.mark(mark.place(), mark.clock(), mark.face()));
+            // What nothing that was driven reaches still left its mark: it counts as touching where it stands.
+            Probed at = read.map(RoadTest.Mark::probed)
+                    .orElseGet(() -> new Probed(
+                            new Probe(mark.place(), mark.clock(), mark.face(), Length.ZERO, Length.ZERO),
+                            from.on().get(corner.end()),
+                            from.lowered().get(corner.end()),
+                            RoadTest.MARK));
+            known.add(new Known(mark.id(), at, "", mark.by(), from.at(), read, false));
         }
         return new CornerCase(corner, known, planned, plan, taken, drive, needed);
     }
@@ -152,6 +153,7 @@ record CornerCase(
     /** True when all that is swept was driven on these wheels and as low. */
     boolean driven() {
         return drive.isPresent()
+                && !plan.chains()
                 && drive.get()
                         .at(corner, plan)
                         .proves(planned, lower(), house().motion().range());

@@ -44,13 +44,15 @@ class ProbeController {
     private final Jobs jobs;
     private final Fitments fitments;
     private final Probes probes;
+    private final CornerCases cases;
     private final ProvePages pages;
     private final Words words;
 
-    ProbeController(Jobs jobs, Fitments fitments, Probes probes, ProvePages pages, Words words) {
+    ProbeController(Jobs jobs, Fitments fitments, Probes probes, CornerCases cases, ProvePages pages, Words words) {
         this.jobs = jobs;
         this.fitments = fitments;
         this.probes = probes;
+        this.cases = cases;
         this.pages = pages;
         this.words = words;
     }
@@ -95,7 +97,8 @@ class ProbeController {
                 corner,
                 probe.orElseThrow(),
                 gap.orElseThrow().rawIn(me.likes().unit()),
-                now.orElseThrow());
+                now.orElseThrow(),
+                cases.plan(job, corner.end()).stands());
         return new ModelAndView("redirect:/jobs/" + id + "/prove?corner=" + corner);
     }
 

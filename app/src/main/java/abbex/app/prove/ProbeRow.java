@@ -11,7 +11,9 @@ import java.util.UUID;
  *
  * @param raw the gap as typed
  * @param measured the wheel and tyre that it was measured from
+ * @param stood how much lower than when it was first probed the vehicle stood, mm
  * @param by initials
  * @param at when
  */
-record ProbeRow(UUID id, Corner corner, Probe probe, String raw, Fitment measured, String by, Instant at) {}
+record ProbeRow(
+        UUID id, Corner corner, Probe probe, String raw, Fitment measured, double stood, String by, Instant at) {}

@@ -22,15 +22,15 @@ import org.springframework.stereotype.Service;
 @Service
 public class Probes {
     private static final String OF = """
-            select b.id, b.corner, b.place, b.clock, b.face, b.gap_raw, b.gap_nm, b.tyre, b.wheel, b.spacer_nm, b.made_at, p.initials
+            select b.id, b.corner, b.place, b.clock, b.face, b.gap_raw, b.gap_nm, b.tyre, b.wheel, b.spacer_nm, b.stood_mm, b.made_at, p.initials
               from probe b join person p on p.id = b.person_id
              where b.shop_id = :shop and b.vehicle_id = :vehicle and b.in_use order by b.made_at, b.id
             """;
 
     private static final String ADD = """
             insert into probe (id, shop_id, vehicle_id, corner, place, clock, face, gap_raw, gap_nm, tyre, wheel, spacer_nm,
-                               in_use, person_id, made_at)
-            values (:id, :shop, :vehicle, :corner, :place, :clock, :face, :raw, :nm, :tyre, :wheel, :spacer, true,
+                               stood_mm, in_use, person_id, made_at)
+            values (:id, :shop, :vehicle, :corner, :place, :clock, :face, :raw, :nm, :tyre, :wheel, :spacer, :stood, true,
                     :person, :at)
             """;
 
@@ -65,13 +65,18 @@ public class Probes {
                                         .orElseThrow()
                                         .withSpacer(Length.ofNm(row.getLong("spacer_nm"))),
                                 TyreSize.parse(row.getString("tyre")).asSize().orElseThrow()),
+                        row.getDouble("stood_mm"),
                         row.getString("initials"),
                         Times.instant(row, "made_at")))
                 .list();
     }
 
-    /** Keeps a gap with the wheel that it was measured from. */
-    public void add(Person by, UUID vehicle, Corner corner, Probe probe, String raw, Fitment measured) {
+    /**
+     * Keeps a gap with the wheel that it was measured from.
+     *
+     * @param stood how much lower than when it was first probed the vehicle stands, mm
+     */
+    public void add(Person by, UUID vehicle, Corner corner, Probe probe, String raw, Fitment measured, double stood) {
         jdbc.sql(ADD)
                 .param("id", Ids.fresh().toString())
                 .param("shop", by.shop().toString())
@@ -85,6 +90,7 @@ public class Probes {
                 .param("tyre", measured.tyre().text())
                 .param("wheel", measured.wheel().withSpacer(Length.ZERO).text())
                 .param("spacer", measured.wheel().spacer().nm())
+                .param("stood", stood)
                 .param("person", by.id().toString())
                 .param("at", Times.column(clock.instant()))
                 .update();

@@ -66,7 +66,12 @@ public class Proofs {
                 .toList();
     }
 
-    /** How far an end is planned to come down further than when it was first probed, mm. */
+    /** How much lower an end stands now than when it was first probed, mm. */
+    public double stands(Job job, End end) {
+        return cases.plan(job, end).stands();
+    }
+
+    /** How much lower than when it was first probed an end is to stand, mm. */
     public double lower(Job job, End end) {
         return cases.plan(job, end).lower();
     }

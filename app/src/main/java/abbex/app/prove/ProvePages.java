@@ -267,6 +267,9 @@ public class ProvePages {
                                 plain(field.most()))));
             }
         }
+        if (parameters.getOrDefault(SweepField.LOWER.id(), "").isBlank()) {
+            values.put(SweepField.LOWER, values.get(SweepField.STANDS));
+        }
         return new SweepPlan(values, parameters.containsKey("chains"));
     }
 
@@ -274,7 +277,8 @@ public class ProvePages {
         return BigDecimal.valueOf(value).stripTrailingZeros().toPlainString();
     }
 
-    static <E extends Enum<E>> E choice(E[] all, @Nullable String text) {
+    /** The one that is named, else the first. */
+    public static <E extends Enum<E>> E choice(E[] all, @Nullable String text) {
         return Stream.of(all).filter(e -> e.name().equals(text)).findFirst().orElse(all[0]);
     }
 

@@ -95,6 +95,9 @@ class ProveWords {
     private String taken(CornerCase.Known known, Probe probe, Reader reader) {
         String face = words.say("face." + probe.face());
         String by = " (" + known.by() + ")";
+        if (known.mark() && known.read().isEmpty()) {
+            return Numerals.html(words.say("taken.unread", reader, face) + by);
+        }
         if (known.mark()) {
             return Numerals.html(words.say("taken.mark", reader, face) + by + ": ")
                     + cause(known.read().orElseThrow(), reader);

@@ -40,7 +40,7 @@ public class RoadTests {
         Map<End, Double> lowered = new EnumMap<>(End.class);
         for (End end : End.values()) {
             fitments.now(job, end).ifPresent(f -> on.put(end, f));
-            lowered.put(end, cases.plan(job, end).lower());
+            lowered.put(end, cases.plan(job, end).stands());
         }
         if (on.size() < 2) {
             return false;

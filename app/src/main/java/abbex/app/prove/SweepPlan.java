@@ -13,10 +13,10 @@ import java.util.Map;
  * @param values by field: millimetres and degrees; rates are degrees over 25 mm of bump
  * @param chains true when a traction device has to clear as well
  */
-record SweepPlan(Map<SweepField, Double> values, boolean chains) {
+public record SweepPlan(Map<SweepField, Double> values, boolean chains) {
     private static final double RATED_OVER = 25;
 
-    SweepPlan {
+    public SweepPlan {
         values = Map.copyOf(values);
     }
 
@@ -32,8 +32,20 @@ record SweepPlan(Map<SweepField, Double> values, boolean chains) {
         return values.get(field);
     }
 
+    /** How much lower it stands now than when it was first probed, mm: what is measured now is measured there. */
+    double stands() {
+        return of(SweepField.STANDS);
+    }
+
+    /** How much lower than when it was first probed it is to stand, mm. */
     double lower() {
         return of(SweepField.LOWER);
+    }
+
+    /** What a field of the form holds; a planned height that is the present one is left blank. */
+    public String text(SweepField field) {
+        boolean same = field == SweepField.LOWER && lower() == stands();
+        return same ? "" : ProvePages.plain(of(field));
     }
 
     Worn worn() {

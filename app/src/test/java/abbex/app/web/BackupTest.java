@@ -129,7 +129,7 @@ class BackupTest {
         "migration-7.sql.gz, floor-line-7836, 11, 180",
         "migration-8.sql.gz, floor-line-9964, 13, 220",
         "migration-10.sql.gz, floor-line-1116, 13, 220",
-        "migration-11.sql.gz, floor-line-1020, 13, 220"
+        "migration-11.sql.gz, floor-line-5881, 13, 220"
     })
     void a_shop_of_a_former_state_is_migrated(String file, String password, int stays, int readings)
             throws IOException {

@@ -91,7 +91,7 @@ class DrawnRequestsTest {
             post(
                     "/jobs/{id}/prove/range",
                     1,
-                    "lower stop crush droop inner outer roll camber camber_rate steer_rate axis",
+                    "stands lower stop crush droop inner outer roll camber camber_rate steer_rate axis",
                     "corner chains"),
             post("/jobs/{id}/prove/remedies", 0.5, "", "corner doses"),
             post("/jobs/{id}/prove/remedies/{remedy}/rest", 0.2, "", "corner"),

@@ -354,6 +354,23 @@ class ProveTest {
         assertThat(place("Fender lip, 12 o’clock")).containsText("needs 3⁄8″");
     }
 
+    @Test
+    void what_is_measured_after_lowering_is_measured_there() {
+        receive(Screen.desk());
+        probe("INNER_ARCH", "12", "TREAD", "150 mm");
+        assertThat(page.locator("#lower")).hasValue("");
+        page.locator("#stands").fill("40");
+        page.locator("#stands").press("Enter");
+        // Nothing was said of the plan: it follows what stands there.
+        assertThat(page.locator("#stands")).hasValue("40");
+        assertThat(page.locator("#lower")).hasValue("");
+        String first = place("Inner arch, 12 o’clock").locator(".gap").textContent();
+        // The same arch probed now, 40 mm lower, is the same point: its gap is the same.
+        page.getByLabel("Take away Inner arch, 12 o’clock").click();
+        probe("INNER_ARCH", "12", "TREAD", "110 mm");
+        assertThat(place("Inner arch, 12 o’clock").locator(".gap")).hasText(first);
+    }
+
     private void low(String kind, String name, String away, String from, String height) {
         page.locator("#kind").selectOption(kind);
         page.locator("#name").fill(name);

@@ -15,7 +15,7 @@ import java.util.Optional;
  */
 public record RoadTest(Fitment on, double lowered, Motion.Straight motion) {
     /** How well a mark or its absence places a part, one standard deviation in mm (ours). */
-    private static final double MARK = 2.0;
+    public static final double MARK = 2.0;
 
     /** Nothing further from a tyre at ride leaves a mark on it, in mm. */
     private static final double FARTHEST = 400;

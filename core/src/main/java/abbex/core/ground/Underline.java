@@ -49,8 +49,17 @@ public record Underline(double wheelbase, double frontRadius, double rearRadius,
                 rearRadius,
                 points.stream()
                         .map(p -> new Point(
-                                p.name(), p.station(), p.height() - front - (rear - front) * -p.station() / wheelbase))
+                                p.name(), p.station(), p.height() - down(p.station(), front, rear, wheelbase)))
                         .toList());
+    }
+
+    /**
+     * How far a place of a stiff body comes down when its ends do, mm, positive down.
+     *
+     * @param station along the vehicle, positive ahead of the front axle
+     */
+    public static double down(double station, double front, double rear, double wheelbase) {
+        return front - (rear - front) * station / wheelbase;
     }
 
     /** The steepest ramp that the front takes from level ground; empty when nothing lies ahead of the front tyres. */
