@@ -18,16 +18,19 @@ import java.util.regex.Pattern;
  * @param lines paths
  * @param wheelbase it was drawn with
  * @param arch height of its arches over the floor
+ * @param ahead how far it reaches ahead of the front axle
+ * @param behind how far behind the rear axle
+ * @param top how high
  */
-public record Outline(List<String> lines, double wheelbase, double arch) {
+public record Outline(List<String> lines, double wheelbase, double arch, double ahead, double behind, double top) {
     private static final Map<String, double[]> DRAWN = Map.of(
-            "hatch", new double[] {2600, 669},
-            "coupe", new double[] {2680, 682},
-            "pickup", new double[] {3560, 924},
-            "motorcycle", new double[] {1480, 680});
+            "hatch", new double[] {2600, 669, 845, 627, 1468},
+            "coupe", new double[] {2680, 682, 934, 800, 1330},
+            "pickup", new double[] {3560, 924, 1005, 1466, 1940},
+            "motorcycle", new double[] {1480, 680, 345, 345, 1060});
 
     private static final Map<String, Outline> KNOWN = new ConcurrentHashMap<>();
-    private static final Pattern PATH = Pattern.compile("<path class='(?:body|glass|door)' d='([^']+)'");
+    private static final Pattern PATH = Pattern.compile("<path (?:class='[a-z]+' )?d='([^']+)'");
 
     /** By its name, such as hatch; it must be one of those that are drawn. */
     public static Outline of(String shape) {
@@ -46,7 +49,7 @@ public record Outline(List<String> lines, double wheelbase, double arch) {
                 }
             }
             double[] drawn = DRAWN.get(shape);
-            return new Outline(List.copyOf(lines), drawn[0], drawn[1]);
+            return new Outline(List.copyOf(lines), drawn[0], drawn[1], drawn[2], drawn[3], drawn[4]);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

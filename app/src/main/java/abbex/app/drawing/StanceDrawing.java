@@ -23,8 +23,10 @@ import java.util.Locale;
  */
 public record StanceDrawing(
         String box, String ground, List<Body> bodies, List<Wheel> wheels, String under, List<Spot> points, String air) {
-    private static final double AROUND = 1150;
-    private static final double HIGH = 1650;
+    /** Left free round the vehicle, mm. */
+    private static final double AROUND = 260;
+
+    private static final double BEYOND = 4000;
 
     /** An outline and how it lies. */
     public record Body(String style, String transform) {}
@@ -59,10 +61,11 @@ public record StanceDrawing(
     public static StanceDrawing of(
             Outline shape, Underline under, Profile ground, double along, List<Lips> lips, double station) {
         Crossing.Pose pose = Crossing.pose(under, ground, along);
-        double left = -along - AROUND;
-        double right = -pose.rearAlong() + AROUND;
-        double low = Math.min(0, Math.min(ground.up(along), ground.up(pose.rearAlong()))) - 260;
-        double high = Math.max(ground.up(along), ground.up(pose.rearAlong())) + HIGH;
+        double scale = under.wheelbase() / shape.wheelbase();
+        double left = -along - shape.ahead() * scale - AROUND;
+        double right = -pose.rearAlong() + shape.behind() * scale + AROUND;
+        double low = Math.min(0, Math.min(ground.up(along), ground.up(pose.rearAlong()))) - AROUND;
+        double high = Math.max(ground.up(along), ground.up(pose.rearAlong())) + shape.top() * scale + AROUND / 2;
         List<Body> bodies = new ArrayList<>();
         lips.forEach(l -> bodies.add(body(shape, l, under, pose)));
         List<Spot> points = new ArrayList<>();
@@ -77,7 +80,8 @@ public record StanceDrawing(
         }
         return new StanceDrawing(
                 plain(left) + " " + up(high) + " " + plain(right - left) + " " + plain(high - low),
-                ground(ground, left, right, low),
+                // A picture wider than the vehicle shows more of the ground.
+                ground(ground, left - BEYOND, right + BEYOND, low - BEYOND),
                 bodies,
                 List.of(
                         wheel(along, pose.front(), under.frontRadius()),

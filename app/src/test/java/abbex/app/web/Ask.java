@@ -1,0 +1,115 @@
+package abbex.app.web;
+
+import java.util.List;
+import org.springframework.web.bind.annotation.RequestMethod;
+
+/**
+ * A form or a page with its fields: those that are typed come back as they were typed, the others are chosen or secret.
+ * A weight below 1 makes what costs a password's slow hash rarer.
+ */
+record Ask(RequestMethod how, String path, double weight, List<String> typed, List<String> chosen) {
+    static final List<Ask> ALL = List.of(
+            post(
+                    "/arrive",
+                    1,
+                    "plate name tyreFront tyreRear customer contact wish usage odometer worn changed kit WHEELBASE TRACK_FRONT"
+                            + " promiseFRONT promiseToFRONT promiseREAR promiseToREAR promiseSEAT headAngle",
+                    "kind shape archFront archRear twinRear job"),
+            post(
+                    "/jobs/{id}/arrive",
+                    1,
+                    "plate name tyreFront tyreRear customer contact wish usage odometer worn changed kit WHEELBASE FRAME_BASE",
+                    "kind shape archFront twinRear headAngle"),
+            post("/jobs/{id}/move", 1, "", "place bay holder due"),
+            post("/jobs/{id}/blank-customer", 0.2, "", ""),
+            post("/jobs/{id}/set-down", 0.2, "", "stage"),
+            post("/jobs/{id}/hand-over", 0.2, "", ""),
+            post("/jobs/{id}/sheets/{sheetId}/readings", 2, "raw", "corner method round client"),
+            post("/jobs/{id}/sheets/{sheetId}/undo", 1, "", "corner method round"),
+            post(
+                    "/jobs/{id}/sheets/{sheetId}/state",
+                    1,
+                    "LOAD FUEL WHEEL_SET BAY",
+                    // Which of these a page has depends on the kind of vehicle.
+                    "STAGE STAND_IN ARCHES PRESSURE_LF PRESSURE_RR PRESSURE_front PRESSURE_RRI NOSE_LIFT STAND_LEAN"),
+            post(
+                    "/jobs/{id}/sheets/{sheetId}/points",
+                    0.3,
+                    "pointName",
+                    "pointWhere pointTyre pointFloor pointFor method"),
+            post("/jobs/{id}/sheets/{sheetId}/points/{code}/rest", 0.2, "", ""),
+            post(
+                    "/jobs/{id}/fitment/sets",
+                    1,
+                    "name TYRE_FRONT WHEEL_FRONT SPACER_FRONT BORE_FRONT SPIGOT_FRONT THREAD_FRONT TURNS_FRONT TYRE_REAR",
+                    "use set"),
+            post("/jobs/{id}/fitment/sets/{set}/rest", 0.2, "", ""),
+            post("/jobs/{id}/prove/probes", 1, "clock gap", "corner place face"),
+            post("/jobs/{id}/prove/probes/{probe}/rest", 0.2, "", "corner"),
+            post(
+                    "/jobs/{id}/prove/range",
+                    1,
+                    "stands lower stop crush droop inner outer roll camber camber_rate steer_rate axis",
+                    "corner chains"),
+            post("/jobs/{id}/prove/remedies", 0.5, "", "corner doses"),
+            post("/jobs/{id}/prove/remedies/{remedy}/rest", 0.2, "", "corner"),
+            post("/jobs/{id}/prove/road", 0.7, "lean note", "bumpLF bumpRF bumpRR bumpLR locks hung"),
+            post("/jobs/{id}/prove/road/{drive}/rest", 0.2, "", ""),
+            post("/jobs/{id}/prove/road/marks", 0.5, "clock", "corner place face on"),
+            post("/jobs/{id}/prove/road/marks/{mark}/rest", 0.2, "", ""),
+            post("/jobs/{id}/ground/points", 1, "name away height", "kind from"),
+            post("/jobs/{id}/ground/own", 1, "called points", ""),
+            post("/jobs/{id}/ground/{item}/rest", 0.2, "", ""),
+            post("/account", 1, "zone", "unit tape theme keys"),
+            post("/account/theme", 0.5, "", "theme"),
+            post("/account/password", 0.1, "", "present fresh again"),
+            post("/account/pin", 0.1, "", "present pin"),
+            post("/hands", 0.5, "", "to pin back"),
+            post("/people", 0.3, "display name initials", "role"),
+            post("/people/{person}/reset", 0.1, "", ""),
+            post("/people/{person}/deactivate", 0.1, "", ""),
+            post("/keys", 0.3, "name", ""),
+            post("/keys/{key}/revoke", 0.2, "", ""),
+            post("/rules/limits", 0.3, "SIDES_GOOD SIDES_ACCEPT TWIST_CAR RIM TREAD", ""),
+            post("/rules/walk", 0.2, "", "walk"),
+            post("/rules/floors", 0.5, "bay since LF RF RR LR", ""),
+            post("/rules/floors/take-back", 0.2, "bay", ""),
+            post("/gaps/set", 0.3, "FENDER_LIP LINER_FRONT STRUT HOSE HUGGER", ""),
+            get("/gaps", "kept"),
+            get("/rules", "kept"),
+            get("/", ""),
+            get("/about", ""),
+            get("/account", "must kept"),
+            get("/people", ""),
+            get("/audit", ""),
+            get("/keys", ""),
+            get("/sign-in", "error"),
+            get("/hands", "back"),
+            get("/arrive", "plate"),
+            get("/arrive/known", "plate"),
+            get("/jobs/{id}/arrive", "x"),
+            get("/jobs/{id}/measure", "method"),
+            get("/jobs/{id}/sheets/{sheetId}", "method against"),
+            get("/jobs/{id}/sheets/{sheetId}/news", "method stamp against"),
+            get("/jobs/{id}/fitment", "set edit"),
+            get("/jobs/{id}/prove", "corner set bump steer roll"),
+            get("/jobs/{id}/prove/cut", "corner set bump steer roll"),
+            get("/jobs/{id}/prove/road", "x"),
+            get("/jobs/{id}/ground", "ground along"),
+            get("/jobs/{id}/ground/at", "ground along"),
+            get("/proven", "q"),
+            get("/jobs/{id}/sheet", "version unit"),
+            get("/jobs/{id}/sheet.pdf", "size version"));
+
+    private static Ask post(String path, double weight, String typed, String chosen) {
+        return new Ask(RequestMethod.POST, path, weight, words(typed), words(chosen));
+    }
+
+    private static Ask get(String path, String chosen) {
+        return new Ask(RequestMethod.GET, path, 0.5, List.of(), words(chosen));
+    }
+
+    private static List<String> words(String text) {
+        return text.isEmpty() ? List.of() : List.of(text.split(" "));
+    }
+}
