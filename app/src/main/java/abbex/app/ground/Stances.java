@@ -40,9 +40,6 @@ import org.springframework.stereotype.Service;
 /** How a vehicle stands over the ground: the public service of the station. */
 @Service
 public class Stances {
-    /** A tyre that stands is so much of its free radius (common practice). */
-    private static final double LOADED = 0.97;
-
     /** Drawn so far over the tyre while nobody has measured the lips. */
     private static final double USUAL_LIP = 60;
 
@@ -66,26 +63,21 @@ public class Stances {
     /** Loaded radius of an end in mm: by its hub heights, else by its tyre; empty when neither is known. */
     private OptionalDouble radius(Job job, JobSheets all, End end) {
         Optional<HeightSheet> newest = all.newest().map(SheetData::heights);
-        OptionalDouble hub = Stream.of(end.left(), end.right())
+        List<Double> hubs = Stream.of(end.left(), end.right())
                 .flatMap(c -> newest.flatMap(s -> difference(s, c)).stream())
-                .mapToDouble(Double::doubleValue)
-                .average();
-        if (hub.isPresent()) {
-            return hub;
-        }
+                .toList();
         Optional<Double> free = fitments.planned(job, end)
                 .or(() -> fitments.now(job, end))
                 .map(f -> f.tyre().overallDiameter().mm())
                 .or(() -> job.vehicle()
                         .measure(end == End.FRONT ? Measure.TYRE_FRONT : Measure.TYRE_REAR)
                         .map(Length::mm));
-        return free.map(d -> OptionalDouble.of(LOADED * d / 2)).orElse(OptionalDouble.empty());
+        return Underline.loadedRadius(hubs, free.map(OptionalDouble::of).orElse(OptionalDouble.empty()));
     }
 
     private static Optional<Double> difference(HeightSheet sheet, Corner corner) {
         return height(sheet, corner, Method.GF)
-                .flatMap(g -> height(sheet, corner, Method.HF).map(h -> g - h))
-                .filter(r -> r > 150 && r < 700);
+                .flatMap(g -> height(sheet, corner, Method.HF).map(h -> g - h));
     }
 
     private static Optional<Double> height(HeightSheet sheet, Corner corner, Method method) {

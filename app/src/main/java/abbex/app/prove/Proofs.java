@@ -10,7 +10,6 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.OptionalDouble;
 import org.springframework.stereotype.Service;
 
 /** What clears at a stay's corners, for other stations: every corner where something is known. */
@@ -78,20 +77,16 @@ public class Proofs {
 
     /** How alike the gaps of front and rear look over the tyres, 0 to 100; empty until the lips of both were probed. */
     public String alike(Job job) {
-        Map<End, OptionalDouble> over = new LinkedHashMap<>();
-        for (End end : End.values()) {
-            over.put(
-                    end,
-                    known(job).stream()
-                            .filter(c -> c.corner().end() == end)
-                            .map(c -> c.eye().over())
-                            .filter(OptionalDouble::isPresent)
-                            .mapToDouble(OptionalDouble::getAsDouble)
-                            .average());
-        }
-        return Eye.alike(over.get(End.FRONT), over.get(End.REAR))
+        return Eye.alike(eyes(job, End.FRONT), eyes(job, End.REAR))
                 .map(score -> score.toString())
                 .orElse("");
+    }
+
+    private List<Eye> eyes(Job job, End end) {
+        return known(job).stream()
+                .filter(c -> c.corner().end() == end)
+                .map(CornerCase::eye)
+                .toList();
     }
 
     /** Every probe and mark, by name, as typed. */

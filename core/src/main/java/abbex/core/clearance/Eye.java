@@ -43,15 +43,25 @@ public record Eye(OptionalDouble over, OptionalDouble evenness, OptionalDouble p
     }
 
     /**
-     * How alike the gaps in front and rear look, 0 to 100: 100 when they are the same, less by a point for each per cent that
+     * How alike the gaps in front and rear look, each the mean of its sides, 0 to 100: 100 when they are the same, less by a point for each per cent that
      * the smaller is less than the larger (ours).
      */
-    public static Optional<Integer> alike(OptionalDouble front, OptionalDouble rear) {
-        if (front.isEmpty() || rear.isEmpty() || front.getAsDouble() <= 0 || rear.getAsDouble() <= 0) {
+    public static Optional<Integer> alike(List<Eye> front, List<Eye> rear) {
+        OptionalDouble a = mean(front);
+        OptionalDouble b = mean(rear);
+        if (a.isEmpty() || b.isEmpty() || a.getAsDouble() <= 0 || b.getAsDouble() <= 0) {
             return Optional.empty();
         }
-        double less = Math.min(front.getAsDouble(), rear.getAsDouble());
-        double more = Math.max(front.getAsDouble(), rear.getAsDouble());
+        double less = Math.min(a.getAsDouble(), b.getAsDouble());
+        double more = Math.max(a.getAsDouble(), b.getAsDouble());
         return Optional.of((int) Math.round(100 * less / more));
+    }
+
+    private static OptionalDouble mean(List<Eye> sides) {
+        return sides.stream()
+                .map(Eye::over)
+                .filter(OptionalDouble::isPresent)
+                .mapToDouble(OptionalDouble::getAsDouble)
+                .average();
     }
 }

@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.function.DoubleUnaryOperator;
 
 /**
@@ -51,6 +52,31 @@ public record Underline(double wheelbase, double frontRadius, double rearRadius,
                         .map(p -> new Point(
                                 p.name(), p.station(), p.height() - down(p.station(), front, rear, wheelbase)))
                         .toList());
+    }
+
+    /** A tyre that stands is so much of its free radius (common practice). */
+    private static final double LOADED = 0.97;
+
+    /** Other radii are no wheel's: a height was misread. */
+    private static final double SMALLEST = 150;
+
+    private static final double LARGEST = 700;
+
+    /**
+     * Static loaded radius of an end: the mean of what its wheels' heights say, else by its tyre.
+     *
+     * @param groundLessHub ground to lip less hub to lip of each wheel, as far as both were measured, mm
+     * @param freeDiameter of the tyre, mm; empty when it is not known
+     * @return mm; empty when neither is known
+     */
+    public static OptionalDouble loadedRadius(List<Double> groundLessHub, OptionalDouble freeDiameter) {
+        OptionalDouble measured = groundLessHub.stream()
+                .mapToDouble(Double::doubleValue)
+                .filter(r -> r > SMALLEST && r < LARGEST)
+                .average();
+        return measured.isPresent() || freeDiameter.isEmpty()
+                ? measured
+                : OptionalDouble.of(LOADED * freeDiameter.getAsDouble() / 2);
     }
 
     /**

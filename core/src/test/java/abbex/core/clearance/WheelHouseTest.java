@@ -12,6 +12,7 @@ import abbex.core.vehicle.Corner;
 import abbex.core.wheels.Fitment;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalDouble;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -221,13 +222,15 @@ class WheelHouseTest {
         assertEquals(-14, eye.poke().orElseThrow(), 1e-9, "tucked in");
         assertTrue(eye.over().orElseThrow() <= 60 + 1e-9);
         assertTrue(eye.evenness().orElseThrow() >= 18 - 1e-9);
-        assertEquals(60, Eye.of(corner.with(Remedy.ROLL_LIP, 1)).over().orElse(60), 130);
-        assertEquals(80, Eye.alike(eye(40), eye(50)).orElseThrow());
+        assertEquals(80, Eye.alike(eye(38, 42), eye(50)).orElseThrow());
+        assertTrue(Eye.alike(eye(), eye(50)).isEmpty());
         assertEquals(100, Eye.alike(eye(50), eye(50)).orElseThrow());
         assertTrue(Eye.alike(eye(-3), eye(50)).isEmpty());
     }
 
-    private static java.util.OptionalDouble eye(double mm) {
-        return java.util.OptionalDouble.of(mm);
+    private static List<Eye> eye(double... mm) {
+        return java.util.Arrays.stream(mm)
+                .mapToObj(m -> new Eye(OptionalDouble.of(m), OptionalDouble.empty(), OptionalDouble.empty()))
+                .toList();
     }
 }

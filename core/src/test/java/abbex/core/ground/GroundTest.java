@@ -10,6 +10,7 @@ import abbex.core.units.Angle;
 import abbex.core.units.Length;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalDouble;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -179,6 +180,24 @@ class GroundTest {
                 List.of(new Point("lip", 700, 330), new Point("pan", -1350, 320), new Point("rear", -3500, 400)));
         assertTrue(Crossing.run(high, usual.profile()).clears(), usual.name());
         assertTrue(!Crossing.run(high.lowered(300, 300), usual.profile()).clears(), usual.name());
+    }
+
+    /** The mean of both wheels; a misread one left out; 97 % of the free radius where nobody measured (common practice). */
+    @Test
+    void the_loaded_radius_is_measured_or_reckoned_from_the_tyre() {
+        assertEquals(
+                305,
+                Underline.loadedRadius(List.of(304.0, 306.0), OptionalDouble.of(634))
+                        .orElseThrow());
+        assertEquals(
+                304,
+                Underline.loadedRadius(List.of(304.0, 30.0), OptionalDouble.empty())
+                        .orElseThrow());
+        assertEquals(
+                0.97 * 317,
+                Underline.loadedRadius(List.of(), OptionalDouble.of(634)).orElseThrow(),
+                1e-9);
+        assertTrue(Underline.loadedRadius(List.of(), OptionalDouble.empty()).isEmpty());
     }
 
     @Test
