@@ -164,6 +164,11 @@ class KeystrokesTest {
         }
         Locator path = page.locator(".inch [data-mark='" + mark + "']").first();
         BoundingBox box = path.boundingBox();
+        for (int tries = 0; box == null && tries < 50; tries++) {
+            // The inch was drawn anew between being found and being measured.
+            page.waitForTimeout(50);
+            box = path.boundingBox();
+        }
         page.touchscreen().tap(box.x + box.width / 2, box.y + 20);
         String corner = page.locator(".reading.dirty").first().getAttribute("id");
         assertEquals(text, page.locator("#" + corner).inputValue());
