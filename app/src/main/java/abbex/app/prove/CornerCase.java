@@ -67,36 +67,45 @@ record CornerCase(
             Optional<Drive> drive,
             Needed needed) {
         List<Known> known = new ArrayList<>();
+        List<Drive.Mark> spoken = new ArrayList<>();
         Optional<RoadTest> test = drive.map(d -> d.at(corner, plan));
         List<Drive.Mark> marks = new ArrayList<>(drive.map(Drive::marks).orElse(List.of()).stream()
                 .filter(m -> m.corner() == corner)
                 .toList());
         for (ProbeRow row : probes) {
             Probed probed = new Probed(row.probe(), row.measured(), row.stood(), Probed.BY_HAND);
+            // A mark speaks of every probe at its spot; none of them may pass for one that left none.
             Optional<Drive.Mark> mark = marks.stream()
-                    .filter(m ->
-                            new Probe(m.place(), m.clock(), m.face(), Length.ZERO, Length.ZERO).sameSpot(row.probe()))
+                    .filter(m -> touching(m, at(drive), corner).probe().sameSpot(row.probe()))
                     .findFirst();
-            mark.ifPresent(marks::remove);
-            Optional<RoadTest.Mark> read = mark.flatMap(m -> test.flatMap(t -> t.mark(probed)));
             boolean driven = drive.isPresent() && row.at().isBefore(drive.get().at());
+            Optional<RoadTest.Mark> read = mark.flatMap(m -> test.flatMap(t -> t.mark(probed)));
             Probed now = read.map(RoadTest.Mark::probed)
+                    .or(() -> mark.map(m -> touching(m, at(drive), corner)))
                     .orElseGet(() -> driven ? test.map(t -> t.unmarked(probed)).orElse(probed) : probed);
+            mark.ifPresent(spoken::add);
             known.add(new Known(row.id(), now, row.raw(), row.by(), row.at(), read, !now.equals(probed)));
         }
+        marks.removeAll(spoken);
         for (Drive.Mark mark : marks) {
-            Drive from = drive.orElseThrow();
             Optional<RoadTest.Mark> read = test.flatMap(t -> t.mark(mark.place(), mark.clock(), mark.face()));
-            // What nothing that was driven reaches still left its mark: it counts as touching where it stands.
-            Probed at = read.map(RoadTest.Mark::probed)
-                    .orElseGet(() -> new Probed(
-                            new Probe(mark.place(), mark.clock(), mark.face(), Length.ZERO, Length.ZERO),
-                            from.on().get(corner.end()),
-                            from.lowered().get(corner.end()),
-                            RoadTest.MARK));
-            known.add(new Known(mark.id(), at, "", mark.by(), from.at(), read, false));
+            Probed at = read.map(RoadTest.Mark::probed).orElseGet(() -> touching(mark, at(drive), corner));
+            known.add(new Known(mark.id(), at, "", mark.by(), at(drive).at(), read, false));
         }
         return new CornerCase(corner, known, planned, plan, taken, drive, needed);
+    }
+
+    private static Drive at(Optional<Drive> drive) {
+        return drive.orElseThrow();
+    }
+
+    /** What nothing that was driven reaches still left its mark: it counts as touching where it stands. */
+    private static Probed touching(Drive.Mark mark, Drive drive, Corner corner) {
+        return new Probed(
+                new Probe(mark.place(), mark.clock(), mark.face(), Length.ZERO, Length.ZERO),
+                drive.on().get(corner.end()),
+                drive.lowered().get(corner.end()),
+                RoadTest.MARK);
     }
 
     /** What stands there with the remedies that are in the plan. */

@@ -107,6 +107,9 @@ class ProveWords {
             return said + Numerals.html("; " + words.say("taken.marked", reader, probe.gap())) + ": "
                     + cause(known.read().get(), reader);
         }
+        if (known.moved() && probe.gap().sign() == 0) {
+            return said + Numerals.html("; " + words.say("taken.unread", reader, face));
+        }
         return known.moved() ? said + Numerals.html("; " + words.say("taken.unmarked", reader, probe.gap())) : said;
     }
 

@@ -268,7 +268,7 @@ class ProveTest {
         page.locator("#lean").fill("2.5");
         page.locator("#lean").press("Enter");
         assertThat(page.locator(".proved"))
-                .containsText("48 mm of bump, both locks, 2.5° of lean; nothing touched there");
+                .containsText("48 mm of bump, both locks, 2.5° of lean, each by itself; nothing touched there");
         // 32 mm were probed and 48 mm of bump left no mark: it lies further out than that.
         page.locator(".chip.set").first().click();
         assertThat(place("Inner arch, 12 o’clock")).containsText("the road test left no mark there");

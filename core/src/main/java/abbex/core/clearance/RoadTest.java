@@ -3,11 +3,16 @@ package abbex.core.clearance;
 import abbex.core.clearance.ProbePlace.Carrier;
 import abbex.core.units.Length;
 import abbex.core.wheels.Fitment;
+import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
 
 /**
  * What a drive says of a corner. A place that left a mark was just reached by the pose that comes nearest to it among all that
  * were driven: that fixes the place, and names the pose. A place that left none lies at least that far away.
+ *
+ * <p>What is told of a drive is how far bump, lock and lean went, not that they came together. So nothing is taken for driven but
+ * each by itself; only a mark that none of them explains is read by all together.
  *
  * @param on the wheel and tyre that were driven
  * @param lowered how far the body had come down by then from where it was first measured, in mm
@@ -49,35 +54,56 @@ public record RoadTest(Fitment on, double lowered, Motion.Straight motion) {
      */
     public Optional<Mark> mark(ProbePlace place, double clock, TyreBody.Face face) {
         Probe at = new Probe(place, clock, face, Length.ZERO, Length.ZERO);
-        return reached(new Probed(at, on, lowered, MARK));
+        return mark(new Probed(at, on, lowered, MARK));
     }
 
     /** A mark at a place that had been probed: its gap is what the mark says. */
     public Optional<Mark> mark(Probed known) {
-        return reached(known);
+        return reached(known, apart()).or(() -> reached(known, List.of(motion)));
     }
 
     /** A probed place that left no mark: its gap is at least so large that nothing driven reached it. */
     public Probed unmarked(Probed known) {
-        return least(known).gap() >= 0
+        return least(known, apart()).gap() >= 0
                 ? known
-                : reached(known).map(Mark::probed).orElse(known);
+                : reached(known, apart()).map(Mark::probed).orElse(known);
     }
 
-    /** True when all of a range was driven, on these wheels and as low. */
+    /** True when all of a range was driven, on these wheels and as low: none of it lies where two things come together. */
     public boolean proves(Fitment planned, double lower, Motion.Range range) {
-        return on.equals(planned) && lowered >= lower && motion.range().holds(range);
+        int moves = (range.bump() + range.droop() > 0 ? 1 : 0)
+                + (range.left() + range.right() > 0 ? 1 : 0)
+                + (range.roll() > 0 ? 1 : 0);
+        return moves <= 1
+                && on.equals(planned)
+                && lowered >= lower
+                && motion.range().holds(range);
     }
 
-    private Sweep.Least least(Probed probed) {
-        return Sweep.run(
-                TyreBody.of(on), probed.at(lowered), probed.probe().place().carrier(), motion);
+    /** Bump and droop, the locks and the lean, each by itself. */
+    private List<Motion.Straight> apart() {
+        Motion.Range r = motion.range();
+        return List.of(
+                motion.withRange(new Motion.Range(r.droop(), r.bump(), 0, 0, 0)),
+                motion.withRange(new Motion.Range(0, 0, r.left(), r.right(), 0)),
+                motion.withRange(new Motion.Range(0, 0, 0, 0, r.roll())));
+    }
+
+    private Sweep.Least least(Probed probed, List<Motion.Straight> driven) {
+        return driven.stream()
+                .map(m -> Sweep.run(
+                        TyreBody.of(on),
+                        probed.at(lowered),
+                        probed.probe().place().carrier(),
+                        m))
+                .min(Comparator.comparingDouble(Sweep.Least::gap))
+                .orElseThrow();
     }
 
     /** The gap at which the nearest pose driven just touches, sought from far away inwards. */
-    private Optional<Mark> reached(Probed known) {
+    private Optional<Mark> reached(Probed known, List<Motion.Straight> driven) {
         double out = FARTHEST;
-        while (out > 0 && gapAt(known, out - STEP) > 0) {
+        while (out > 0 && gapAt(known, out - STEP, driven) > 0) {
             out -= STEP;
         }
         if (out <= 0 || out == FARTHEST) {
@@ -86,18 +112,18 @@ public record RoadTest(Fitment on, double lowered, Motion.Straight motion) {
         double in = out - STEP;
         for (int i = 0; i < 20; i++) {
             double middle = (in + out) / 2;
-            if (gapAt(known, middle) > 0) {
+            if (gapAt(known, middle, driven) > 0) {
                 out = middle;
             } else {
                 in = middle;
             }
         }
         Probed fixed = at(known, out);
-        return Optional.of(read(fixed, least(fixed)));
+        return Optional.of(read(fixed, least(fixed, driven)));
     }
 
-    private double gapAt(Probed known, double gap) {
-        return gap < 0 ? 0 : least(at(known, gap)).gap();
+    private double gapAt(Probed known, double gap, List<Motion.Straight> driven) {
+        return gap < 0 ? 0 : least(at(known, gap), driven).gap();
     }
 
     private static Probed at(Probed known, double gap) {
