@@ -5,12 +5,12 @@ database_alive() { alive "$data/db.pid" "--datadir=$data/mysql"; }
 database_start() {
   mkdir -p "$data"
   if database_alive >/dev/null; then return 0; fi
-  if [ -e "$data/db.pid" ]; then say "The database had ended without being stopped; it is started again."; fi
+  if [ -e "$data/db.pid" ]; then say "The database had ended without a stop. Starting it again."; fi
   if [ ! -d "$data/mysql/mysql" ]; then
     rm -rf "$data/mysql"
     mariadb-install-db --no-defaults --datadir="$data/mysql" --user="$(id -un)" --auth-root-authentication-method=socket \
       --auth-root-socket-user="$(id -un)" --skip-test-db >"$data/db-install.log" 2>&1 ||
-      fail "The database could not be set up; see $data/db-install.log"
+      fail "Can’t set up the database. See $data/db-install.log"
   fi
   [ -s "$data/db.password" ] || secret 24 >"$data/db.password"
   local dbport folder password pid i
@@ -35,10 +35,10 @@ SQL
   echo "$pid" >"$data/db.pid"
   for ((i = 0; i < 600; i++)); do
     if port_taken "$dbport"; then break; fi
-    [ -d "/proc/$pid" ] || fail "The database ended while starting; see $data/db.log"
+    [ -d "/proc/$pid" ] || fail "The database ended while starting. See $data/db.log"
     sleep 0.05
   done
-  port_taken "$dbport" || fail "The database did not answer within 30 seconds; see $data/db.log"
+  port_taken "$dbport" || fail "The database did not answer within 30 seconds. See $data/db.log"
   cat >"$data/db.properties" <<TEXT
 spring.datasource.url=jdbc:mariadb://127.0.0.1:$dbport/abbex?connectTimeout=1500&socketTimeout=5000
 spring.datasource.username=abbex
@@ -71,6 +71,6 @@ client() {
 }
 
 # The newest migration that these sources know.
-known_migration() { find "$here/app/src/main/resources/db/migration" -name 'V*__*.sql' | sed -E 's/.*V([0-9]+)__.*/\1/' | sort -n | tail -1; }
+known_migration() { find "$here/app/src/main/resources/db/migration" "$here/app/src/main/java/db/migration" -name 'V*__*' | sed -E 's/.*V([0-9]+)__.*/\1/' | sort -n | tail -1; }
 # The newest that the database has seen; 0 when there is none.
 applied_migration() { client mariadb -N abbex -e "select coalesce(max(cast(version as int)), 0) from flyway_schema_history where success" 2>/dev/null || echo 0; }

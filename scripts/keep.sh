@@ -15,35 +15,35 @@ dump() {
 
 backup() {
   local was_up=1
-  [ -e "$data/ready" ] || fail "There is nothing to back up yet: ./abbex start has not been run with this data folder."
+  [ -e "$data/ready" ] || fail "Nothing to back up yet. Run ./abbex start with this data folder first."
   database_alive >/dev/null || { was_up=; database_start; }
-  dump "$1" || fail "The backup could not be written to $1. Is the disk full, or the folder missing?"
+  dump "$1" || fail "Can’t write the backup to $1. Check disk space and folder."
   [ -n "$was_up" ] || database_stop
   say "Backed up to $1."
 }
 
 restore() {
   local head migration ran=
-  [ -r "$1" ] || fail "Cannot read $1."
-  gzip -t "$1" 2>/dev/null || fail "$1 is not a whole backup: it is damaged or cut short. Nothing was changed."
+  [ -r "$1" ] || fail "Can’t read $1."
+  gzip -t "$1" 2>/dev/null || fail "$1 is not a whole backup: damaged or cut short. Nothing was changed."
   head=$(gzip -dc "$1" 2>/dev/null | head -n 1 || true)
-  [[ $head == "$BACKUP_MARK "* ]] || fail "$1 is no backup of Abbex. Nothing was changed."
+  [[ $head == "$BACKUP_MARK "* ]] || fail "$1 is not a backup of Abbex. Nothing was changed."
   gzip -dc "$1" | tail -n 1 | grep -q '^-- Dump completed' || fail "$1 is not a whole backup: its end is missing. Nothing was changed."
   migration=$(sed -E 's/.*migration ([0-9]+),.*/\1/' <<<"$head")
-  [ "$migration" -le "$(known_migration)" ] || fail "$1 was made by a newer version of Abbex (migration $migration). Nothing was changed; bring this copy up to date first."
+  [ "$migration" -le "$(known_migration)" ] || fail "$1 was made by a newer version of Abbex (migration $migration). Nothing was changed. Update this copy first."
   if app_alive >/dev/null; then ran=1; end_process "$data/app.pid" "-Dabbex.data=$data " 20; fi
   if [ -e "$data/ready" ]; then
     database_start
     mkdir -p "$data/backups"
-    dump "$data/backups/before-restore.sql.gz" || fail "What is there now could not be saved first. Nothing was changed."
-    say "What was there is kept in $data/backups/before-restore.sql.gz."
+    dump "$data/backups/before-restore.sql.gz" || fail "Can’t save the present data first. Nothing was changed."
+    say "The former data is kept in $data/backups/before-restore.sql.gz."
   fi
   forget_data
   database_start
-  gzip -dc "$1" | client mariadb abbex || fail "The backup could not be loaded; what was there is in $data/backups/."
+  gzip -dc "$1" | client mariadb abbex || fail "The backup could not be loaded. The former data is in $data/backups/."
   sed -E 's/.*kind ([a-z]+).*/\1/' <<<"$head" >"$data/kind"
   touch "$data/ready"
-  if [ -n "$ran" ]; then background=1; start; else database_stop; say "Restored. ./abbex start goes on from there; people sign in with their own passwords."; fi
+  if [ -n "$ran" ]; then background=1; start; else database_stop; say "Restored. Run ./abbex start; people sign in with their own passwords."; fi
 }
 
 # Before the database is changed by a newer version, what is there is saved: changes of tables cannot be rolled back.
@@ -54,6 +54,6 @@ save_before_migration() {
   want=$(known_migration)
   [ "$have" -lt "$want" ] || return 0
   mkdir -p "$data/backups"
-  dump "$data/backups/before-migration-$want.sql.gz" || fail "The database could not be saved before migration $want; nothing was changed. Is the disk full?"
+  dump "$data/backups/before-migration-$want.sql.gz" || fail "Can’t save the database before migration $want. Nothing was changed. Check disk space."
   say "Saved the database before migration $want: $data/backups/before-migration-$want.sql.gz"
 }

@@ -12,7 +12,7 @@ need() {
   export DEBIAN_FRONTEND=noninteractive
   local log=${TMPDIR:-/tmp}/abbex-install.log
   { apt-get update -qq && apt-get install -y -qq --no-install-recommends "${missing[@]}"; } >"$log" 2>&1 </dev/null ||
-    fail "Debian's packages could not be installed: ${missing[*]}. Is the network there? See $log"
+    fail "Can’t install Debian packages: ${missing[*]}. Check the network. See $log"
 }
 
 need_database() { need setsid=util-linux flock=util-linux mariadbd=mariadb-server-core mariadb-install-db=mariadb-server-core my_print_defaults=mariadb-client-core mariadb-dump=mariadb-client; }
@@ -22,7 +22,7 @@ need_java() {
   export JAVA_HOME
   local version
   version=$("$JAVA_HOME/bin/javac" -version 2>&1 | sed -E 's/^javac ([0-9]+).*/\1/')
-  [ "$version" -ge 17 ] || fail "Java $version is too old: 17 or newer is needed."
+  [ "$version" -ge 17 ] || fail "Java $version is too old. Install 17 or newer."
 }
 
 port_taken() { (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }

@@ -2,18 +2,30 @@
 const STATIC = 'static-1';
 const PAGES = 'pages-';
 const WAIT = 6000;
+const OFFLINE = '/no-network';
 
-self.addEventListener('install', () => self.skipWaiting());
+self.addEventListener('install', (e) => {
+  self.skipWaiting();
+  // Said where a page was never opened; without it the browser says its own.
+  e.waitUntil(
+    caches
+      .open(STATIC)
+      .then((kept) => kept.add(OFFLINE))
+      .catch(() => {}),
+  );
+});
 self.addEventListener('activate', (e) => e.waitUntil(self.clients.claim()));
 
 const isPage = (path) => path === '/' || /^\/jobs\/[0-9a-f-]{36}\/(sheets\/[0-9a-f-]{36}|sheet)$/.test(path);
-const isStatic = (path) => /^\/(js|fonts|webjars)\//.test(path) || /^\/(app\.css|icons\.svg|shapes\.svg|favicon\.svg)$/.test(path);
+const isStatic = (path) =>
+  /^\/(js|fonts|webjars)\//.test(path) || /^\/(app\.css|icons\.svg|shapes\.svg|favicon\.svg)$/.test(path);
 
 self.addEventListener('fetch', (e) => {
   const url = new URL(e.request.url);
   if (e.request.method !== 'GET' || url.origin !== location.origin) return;
   if (isStatic(url.pathname)) e.respondWith(fixed(e));
-  else if (e.request.mode === 'navigate' || isPage(url.pathname) && !e.request.headers.has('HX-Request')) e.respondWith(page(e.request, url));
+  else if (e.request.mode === 'navigate' || (isPage(url.pathname) && !e.request.headers.has('HX-Request')))
+    e.respondWith(page(e.request, url));
 });
 
 /** Fonts, styles and scripts: the network's when there is one, so that a newer program is never held back. */
@@ -33,14 +45,23 @@ async function fixed(e) {
 
 async function page(request, url) {
   try {
-    const answer = await Promise.race([fetch(request), new Promise((_, no) => { setTimeout(() => no(new Error('slow')), navigator.onLine ? 60000 : WAIT); })]);
+    const answer = await Promise.race([
+      fetch(request),
+      new Promise((_, no) => {
+        setTimeout(() => no(new Error('slow')), navigator.onLine ? 60000 : WAIT);
+      }),
+    ]);
     if (answer.status === 200 && !answer.redirected && isPage(url.pathname)) {
       const owner = answer.headers.get('X-Abbex-Person');
-      if (owner) await caches.open(PAGES + owner).then((pages) => pages.put(url.href, answer.clone())).catch(() => {});
+      if (owner)
+        await caches
+          .open(PAGES + owner)
+          .then((pages) => pages.put(url.href, answer.clone()))
+          .catch(() => {});
     }
     return answer;
   } catch (gone) {
-    return (await kept(url)) || nothing();
+    return (await kept(url)) || (await nothing());
   }
 }
 
@@ -48,7 +69,7 @@ async function page(request, url) {
 async function kept(url) {
   for (const name of (await caches.keys()).filter((n) => n.startsWith(PAGES))) {
     const pages = await caches.open(name);
-    const same = await pages.match(url.href) || await pages.match(url.href, { ignoreSearch: true });
+    const same = (await pages.match(url.href)) || (await pages.match(url.href, { ignoreSearch: true }));
     if (same) return same;
     const job = url.pathname.match(/^\/jobs\/[0-9a-f-]{36}\//)?.[0];
     const all = job ? (await pages.keys()).filter((r) => new URL(r.url).pathname.startsWith(job + 'sheets/')) : [];
@@ -56,7 +77,9 @@ async function kept(url) {
   }
   return null;
 }
-function nothing() {
-  return new Response('<!doctype html><html lang="en"><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>No network · Abbex</title><link rel="stylesheet" href="/app.css"><main class="sheet-page"><h1>No network</h1><p>This page was not opened on this device before. What was typed is kept; jobs that were opened still open.</p><p><a href="/">The floor</a></p></main></html>',
-    { status: 503, headers: { 'Content-Type': 'text/html; charset=utf-8' } });
+
+/** The page that says so, as the server wrote it once. */
+async function nothing() {
+  const page = await (await caches.open(STATIC)).match(OFFLINE);
+  return page ? new Response(page.body, { status: 503, headers: page.headers }) : Response.error();
 }

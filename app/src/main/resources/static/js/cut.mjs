@@ -12,7 +12,10 @@ async function show() {
     const way = v > 0 ? r.dataset.more : r.dataset.less;
     r.nextElementSibling.textContent = (way ? Math.abs(v) : v) + r.dataset.unit + (v && way ? ' ' + way : '');
   }
-  if (busy) { again = true; return; }
+  if (busy) {
+    again = true;
+    return;
+  }
   busy = true;
   try {
     do {
@@ -20,7 +23,11 @@ async function show() {
       const answer = await fetch(cut.dataset.src + '?' + new URLSearchParams(new FormData(form)));
       if (answer.ok && !answer.redirected) cut.innerHTML = await answer.text();
     } while (again);
-  } catch { /* no network: the last pose stays */ } finally { busy = false; }
+  } catch {
+    /* no network: the last pose stays */
+  } finally {
+    busy = false;
+  }
 }
 
 function set(name, value) {
@@ -46,7 +53,11 @@ function drag(down) {
     set('along', Math.round(from.along - (e.clientX - down.clientX) * scale));
     show();
   };
-  const up = () => { cut.removeEventListener('pointermove', move); cut.removeEventListener('pointerup', up); cut.removeEventListener('pointercancel', up); };
+  const up = () => {
+    cut.removeEventListener('pointermove', move);
+    cut.removeEventListener('pointerup', up);
+    cut.removeEventListener('pointercancel', up);
+  };
   cut.addEventListener('pointermove', move);
   cut.addEventListener('pointerup', up);
   cut.addEventListener('pointercancel', up);
@@ -71,7 +82,10 @@ function probe(e) {
   const angle = (hour * Math.PI) / 6;
   const mark = document.getElementById('tapped');
   mark.removeAttribute('hidden');
-  mark.setAttribute('d', `M${(tyre - 60) * Math.sin(angle)} ${-(tyre - 60) * Math.cos(angle)}L${(tyre + 90) * Math.sin(angle)} ${-(tyre + 90) * Math.cos(angle)}`);
+  mark.setAttribute(
+    'd',
+    `M${(tyre - 60) * Math.sin(angle)} ${-(tyre - 60) * Math.cos(angle)}L${(tyre + 90) * Math.sin(angle)} ${-(tyre + 90) * Math.cos(angle)}`,
+  );
   fields.gap.dispatchEvent(new Event('input', { bubbles: true }));
   fields.gap.focus();
 }
@@ -90,7 +104,10 @@ function likely() {
 
 export function hand() {
   form.addEventListener('input', show);
-  form.addEventListener('submit', (e) => { e.preventDefault(); show(); });
+  form.addEventListener('submit', (e) => {
+    e.preventDefault();
+    show();
+  });
   cut.addEventListener('pointerdown', drag);
   // A drag is no fling of the page: the browser would swallow the next tap to stop it.
   cut.addEventListener('touchstart', (e) => e.preventDefault(), { passive: false });
@@ -105,8 +122,12 @@ export function hand() {
   if (!document.getElementById('probing')) return;
   document.getElementById('clock-face').addEventListener('click', probe);
   const probing = document.querySelector('#probing form');
-  probing.elements.place.addEventListener('change', () => { said = true; });
+  probing.elements.place.addEventListener('change', () => {
+    said = true;
+  });
   probing.elements.clock.addEventListener('input', likely);
-  probing.addEventListener('change', (e) => { if (e.target.name === 'face') likely(); });
+  probing.addEventListener('change', (e) => {
+    if (e.target.name === 'face') likely();
+  });
   if (probing.dataset.unfit) said = true;
 }

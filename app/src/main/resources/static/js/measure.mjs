@@ -1,14 +1,19 @@
 // The walk: type, Enter, next arch. A text is kept on the device until the server has taken it.
-import { act, drafts, freshId, notice } from './app.mjs';
+import { drafts } from './drafts.mjs';
+import { act } from './keys.mjs';
+import { freshId, notice } from './page.mjs';
 import { queue } from './queue.mjs';
+import { say } from './say.mjs';
 import { tape } from './tape.mjs';
+import { firstWrong } from './wrong.mjs';
 
 const inputs = () => [...document.querySelectorAll('.spot .reading')];
 /** Nobody has read here yet. */
 const open = (input) => input.value === '' && !input.closest('.arch').classList.contains('taken');
 /** What tells a reading of the page from the others: place and method. */
 const spot = (form) => form.elements.method.value + ':' + form.elements.corner.value;
-const inputAt = (e) => document.querySelector(`.spot[data-corner="${e.corner}"]:has([name=method][value="${e.method}"]) .reading`);
+const inputAt = (e) =>
+  document.querySelector(`.spot[data-corner="${e.corner}"]:has([name=method][value="${e.method}"]) .reading`);
 
 export function walk() {
   const area = document.getElementById('walk');
@@ -17,19 +22,26 @@ export function walk() {
   for (const input of inputs()) {
     const kept = drafts.get(name(input.form));
     if (kept && kept.raw !== input.value) {
-      input.value = kept.raw; input.form.elements.client.value = kept.client; dirty(input);
-      notice('A reading that had not been taken yet is back in its field.');
+      input.value = kept.raw;
+      input.form.elements.client.value = kept.client;
+      dirty(input);
+      notice(say('script.reading.back'));
       // It had been sent without an answer: the same text goes again under the same id, and counts once.
       if (kept.sent) {
         input.form.dataset.sent = input.value;
-        queue.ready.then(() => { if (!queue.has(kept.client)) send(input); });
+        queue.ready.then(() => {
+          if (!queue.has(kept.client)) send(input);
+        });
       }
     }
   }
   area.addEventListener('input', (e) => {
     if (!e.target.matches('.reading')) return;
     const form = e.target.form;
-    if (form.dataset.sent !== undefined && form.dataset.sent !== e.target.value) { form.elements.client.value = freshId(); delete form.dataset.sent; }
+    if (form.dataset.sent !== undefined && form.dataset.sent !== e.target.value) {
+      form.elements.client.value = freshId();
+      delete form.dataset.sent;
+    }
     drafts.put(name(form), { raw: e.target.value, client: form.elements.client.value });
     dirty(e.target);
   });
@@ -55,7 +67,12 @@ export function walk() {
       dirty(e.target);
       return;
     }
-    if (e.target.matches('.reading') && e.target.value.trim() !== '' && form.dataset.sent !== e.target.value && e.target.value !== e.target.dataset.kept) {
+    if (
+      e.target.matches('.reading') &&
+      e.target.value.trim() !== '' &&
+      form.dataset.sent !== e.target.value &&
+      e.target.value !== e.target.dataset.kept
+    ) {
       send(e.target);
     }
   });
@@ -66,13 +83,21 @@ export function walk() {
     form.dataset.typed = String(Date.now());
     drafts.put(name(form), { raw: input.value, client: form.elements.client.value, sent: true });
     // What waits goes first: the order in which it was typed is kept.
-    if (queue.holding()) hold(form, input.value); else form.requestSubmit();
+    if (queue.holding()) hold(form, input.value);
+    else form.requestSubmit();
   }
 
   /** What got no answer waits on the device, sealed, under the same id until it has one. */
   async function hold(form, raw) {
     const { corner: c, method, client } = form.elements;
-    const sealed = await queue.put({ url: form.getAttribute('action'), corner: c.value, method: method.value, raw, client: client.value, typedAt: Number(form.dataset.typed) || Date.now() });
+    const sealed = await queue.put({
+      url: form.getAttribute('action'),
+      corner: c.value,
+      method: method.value,
+      raw,
+      client: client.value,
+      typedAt: Number(form.dataset.typed) || Date.now(),
+    });
     if (sealed && drafts.get(name(form))?.client === client.value) drafts.drop(name(form));
   }
   /** What waits is in its field, as it was typed. */
@@ -80,18 +105,27 @@ export function walk() {
     for (const e of queue.of(area.dataset.sheet)) {
       const input = inputAt(e);
       if (!input || input.classList.contains('dirty')) continue;
-      input.value = e.raw; input.form.elements.client.value = e.client; input.form.dataset.sent = e.raw;
+      input.value = e.raw;
+      input.form.elements.client.value = e.client;
+      input.form.dataset.sent = e.raw;
       dirty(input);
     }
   });
   document.addEventListener('abbex:stored', (e) => {
     for (const r of e.detail.filter((one) => one.status !== 200)) {
-      notice(`${r.corner}: “${r.raw}” could not be taken. It is in its field again.`);
+      notice(say('script.reading.refused', { corner: r.corner, read: r.raw }));
       drafts.put(`reading:${r.url.split('/')[4]}:${r.method}:${r.corner}`, { raw: r.raw, client: r.client });
       const input = inputAt(r);
-      if (input && r.url.includes(area.dataset.sheet)) { delete input.form.dataset.sent; input.value = r.raw; dirty(input); }
+      if (input && r.url.includes(area.dataset.sheet)) {
+        delete input.form.dataset.sent;
+        input.value = r.raw;
+        dirty(input);
+      }
     }
-    const news = document.getElementById('news').getAttribute('hx-get').replace(/stamp=-?\d+/, 'stamp=-1');
+    const news = document
+      .getElementById('news')
+      .getAttribute('hx-get')
+      .replace(/stamp=-?\d+/, 'stamp=-1');
     window.htmx.ajax('GET', news, { target: '#news', swap: 'none' });
   });
 
@@ -99,11 +133,18 @@ export function walk() {
     const all = inputs();
     const at = all.indexOf(input);
     const next = all.slice(at + 1).find(open) || all[at + 1];
-    if (next) { next.focus(); next.select(); return; }
+    if (next) {
+      next.focus();
+      next.select();
+      return;
+    }
     const left = all.slice(0, at).find(open);
-    if (left) left.focus(); else chip()?.focus();
+    if (left) left.focus();
+    else chip()?.focus();
   }
-  const chip = () => document.getElementById('chip-' + document.getElementById('chips').dataset.next) || document.querySelector('.chips [aria-current]');
+  const chip = () =>
+    document.getElementById('chip-' + document.getElementById('chips').dataset.next) ||
+    document.querySelector('.chips [aria-current]');
 
   // News of others never takes a text that is being typed.
   document.body.addEventListener('htmx:oobBeforeSwap', (e) => {
@@ -112,7 +153,9 @@ export function walk() {
   });
 
   let held = null;
-  document.body.addEventListener('htmx:beforeSwap', () => { held = document.activeElement?.id || null; });
+  document.body.addEventListener('htmx:beforeSwap', () => {
+    held = document.activeElement?.id || null;
+  });
   document.body.addEventListener('htmx:oobAfterSwap', () => {
     if (held && document.activeElement?.id !== held) document.getElementById(held)?.focus();
   });
@@ -123,11 +166,19 @@ export function walk() {
     if (!form?.elements?.corner) return;
     const status = e.detail.xhr.status;
     if (form.matches('.spot')) {
-      if (status === 0 || status >= 500) { hold(form, e.detail.requestConfig.parameters.raw); return; }
+      if (status === 0 || status >= 500) {
+        hold(form, e.detail.requestConfig.parameters.raw);
+        return;
+      }
     }
     if (status === 200) {
       const now = inputAt({ corner: form.elements.corner.value, method: form.elements.method.value });
-      if (form.matches('.undo') || now.value === e.detail.requestConfig.parameters.raw || now.dataset.kept === now.value) drafts.drop(name(form));
+      if (
+        form.matches('.undo') ||
+        now.value === e.detail.requestConfig.parameters.raw ||
+        now.dataset.kept === now.value
+      )
+        drafts.drop(name(form));
     }
     if (status === 422) {
       // Back to the refused field, unless the next one has already been begun.
@@ -138,7 +189,9 @@ export function walk() {
   });
 
   const undo = () => {
-    const here = document.activeElement?.closest('.arch') || [...document.querySelectorAll('.arch')].reverse().find((a) => a.querySelector('.undo'));
+    const here =
+      document.activeElement?.closest('.arch') ||
+      [...document.querySelectorAll('.arch')].reverse().find((a) => a.querySelector('.undo'));
     const own = here?.querySelector('.undo') ? here : here?.previousElementSibling;
     own?.querySelector('.undo')?.requestSubmit();
     own?.querySelector('.reading')?.focus();
@@ -151,15 +204,26 @@ export function walk() {
   });
   // What was typed before this script was there is kept as well, and whoever types already is not sent elsewhere.
   for (const input of inputs()) {
-    if (input.value === (input.dataset.kept || '') || input.classList.contains('dirty') || input.getAttribute('aria-invalid')) continue;
+    if (
+      input.value === (input.dataset.kept || '') ||
+      input.classList.contains('dirty') ||
+      input.getAttribute('aria-invalid')
+    )
+      continue;
     // Enter was faster than this script: it is on its way already, and its answer may take the field.
     if (input.form.classList.contains('htmx-request')) input.form.dataset.sent = input.value;
     else input.dispatchEvent(new Event('input', { bubbles: true }));
   }
-  const first = inputs().find((i) => i.getAttribute('aria-invalid')) || inputs().find((i) => i.classList.contains('dirty')) || inputs().find(open) || null;
-  if (first && !document.activeElement?.matches('.reading')) first.focus();
+  const first =
+    inputs().find((i) => i.getAttribute('aria-invalid')) ||
+    inputs().find((i) => i.classList.contains('dirty')) ||
+    inputs().find(open) ||
+    null;
+  if (first && !firstWrong() && !document.activeElement?.matches('input, select, textarea')) first.focus();
   tape({ area, take, undo });
 }
 
 /** The field shows the typed text instead of the reading that stands, until it is taken. */
-function dirty(input) { input.classList.toggle('dirty', input.value !== (input.dataset.kept || '')); }
+function dirty(input) {
+  input.classList.toggle('dirty', input.value !== (input.dataset.kept || ''));
+}

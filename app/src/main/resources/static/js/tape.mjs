@@ -1,5 +1,7 @@
 // The enlarged inch, or centimetre: tap the mark you see. It writes into the reading field that is in work, as a keyboard would.
-import { act, drafts } from './app.mjs';
+import { drafts } from './drafts.mjs';
+import { act } from './keys.mjs';
+import { say as words } from './say.mjs';
 
 const SVG = 'http://www.w3.org/2000/svg';
 /** A finger in a wet glove: no mark has less room than this. */
@@ -26,7 +28,9 @@ export function tape({ area, take, undo }) {
   let recent = null;
 
   const field = () => document.getElementById('in-' + at.key);
-  const say = (text) => { status.textContent = text; };
+  const say = (text) => {
+    status.textContent = text;
+  };
 
   /** The reading as it would be typed. */
   function text() {
@@ -34,10 +38,13 @@ export function tape({ area, take, undo }) {
     const total = at.whole * marks + at.mark;
     const size = Math.abs(total);
     const sign = total < 0 ? '-' : '';
-    if (metric) return sign + String(size * 10 / marks) + at.side + suffix;
+    if (metric) return sign + String((size * 10) / marks) + at.side + suffix;
     const whole = Math.floor(size / marks);
     let [n, d] = [size % marks, marks];
-    while (n && n % 2 === 0) { n /= 2; d /= 2; }
+    while (n && n % 2 === 0) {
+      n /= 2;
+      d /= 2;
+    }
     return sign + (whole || !n ? whole : '') + (n ? (whole ? ' ' : '') + n + '/' + d : '') + at.side + suffix;
   }
 
@@ -46,7 +53,12 @@ export function tape({ area, take, undo }) {
     value.replaceChildren();
     const parts = pretty(typed).match(/^(.*?)(\d+⁄\d+)?([^⁄\d]*)$/);
     value.append(parts ? parts[1] : pretty(typed));
-    if (parts?.[2]) { const f = document.createElement('span'); f.className = 'frac'; f.textContent = parts[2]; value.append(f); }
+    if (parts?.[2]) {
+      const f = document.createElement('span');
+      f.className = 'frac';
+      f.textContent = parts[2];
+      value.append(f);
+    }
     if (parts?.[3]) value.append(parts[3]);
     value.classList.toggle('none', typed === '');
     if (typed === '') value.textContent = '–';
@@ -57,14 +69,15 @@ export function tape({ area, take, undo }) {
     at.key = input.closest('.spot').dataset.key;
     const data = input.dataset;
     title.textContent = input.getAttribute('aria-label');
-    last.textContent = data.last ? 'last ' + pretty(data.last) : 'nothing to compare with yet';
+    last.textContent = data.last ? words('script.tape.last', { read: pretty(data.last) }) : words('script.tape.none');
     // Without a last value here the tape begins where it was read just now: the page knows that only a moment later.
     const nothing = !data.last && input.value === '';
     at.whole = nothing && recent !== null ? recent : Math.floor(Number(data.start) / unit);
     at.side = '';
     // A reading that stands on a mark is shown there.
-    const total = Number(data.start) / unit * marks - at.whole * marks;
-    at.mark = input.value && input.value === data.kept && Math.abs(total - Math.round(total)) < 1e-6 ? Math.round(total) : null;
+    const total = (Number(data.start) / unit) * marks - at.whole * marks;
+    at.mark =
+      input.value && input.value === data.kept && Math.abs(total - Math.round(total)) < 1e-6 ? Math.round(total) : null;
     say('');
     show(input.value || '');
     draw();
@@ -89,7 +102,8 @@ export function tape({ area, take, undo }) {
 
   function nudge(by) {
     at.whole += by;
-    if (at.mark === null) draw(); else write();
+    if (at.mark === null) draw();
+    else write();
   }
 
   // ---- drawing
@@ -102,13 +116,29 @@ export function tape({ area, take, undo }) {
   }
   function length(mark) {
     if (mark % marks === 0) return 78;
-    const steps = metric ? [[2, 56], [10, 38], [20, 26]] : [[2, 62], [4, 50], [8, 38], [16, 28], [32, 20], [64, 14]];
+    const steps = metric
+      ? [
+          [2, 56],
+          [10, 38],
+          [20, 26],
+        ]
+      : [
+          [2, 62],
+          [4, 50],
+          [8, 38],
+          [16, 28],
+          [32, 20],
+          [64, 14],
+        ];
     return (steps.find(([part]) => (mark * part) % marks === 0) || [0, 14])[1];
   }
   function label(mark) {
     if (metric) return mark % (marks / 10) === 0 && mark % marks !== 0 ? String(mark / (marks / 10)) : '';
     let [n, d] = [mark, marks];
-    while (n && n % 2 === 0) { n /= 2; d /= 2; }
+    while (n && n % 2 === 0) {
+      n /= 2;
+      d /= 2;
+    }
     return mark % marks === 0 || d > 16 ? '' : `${n}⁄${d}`;
   }
   function draw() {
@@ -132,7 +162,17 @@ export function tape({ area, take, undo }) {
     const x = (mark) => pad + (mark - from) * gap;
     if (at.mark !== null && at.mark >= from && at.mark <= to) {
       const shift = at.side === '+' ? gap / 4 : at.side === '-' ? -gap / 4 : 0;
-      make('rect', { class: 'chosen', x: x(at.mark) + shift - gap * (at.side ? 0.2 : 0.42), y: 1, width: gap * (at.side ? 0.4 : 0.84), height: height - 2 }, svg);
+      make(
+        'rect',
+        {
+          class: 'chosen',
+          x: x(at.mark) + shift - gap * (at.side ? 0.2 : 0.42),
+          y: 1,
+          width: gap * (at.side ? 0.4 : 0.84),
+          height: height - 2,
+        },
+        svg,
+      );
     }
     const before = Number(field()?.dataset.lastnm);
     if (Number.isFinite(before) && field().dataset.last) {
@@ -141,22 +181,41 @@ export function tape({ area, take, undo }) {
     }
     for (let mark = from; mark <= to; mark++) {
       const chosen = at.mark === mark && !at.side;
-      make('path', { class: chosen ? 'mark on' : 'mark', 'data-mark': mark, 'stroke-width': length(mark) > 40 ? 3 : 2, d: `M${x(mark)} 1v${length(mark)}` }, svg);
+      make(
+        'path',
+        {
+          class: chosen ? 'mark on' : 'mark',
+          'data-mark': mark,
+          'stroke-width': length(mark) > 40 ? 3 : 2,
+          d: `M${x(mark)} 1v${length(mark)}`,
+        },
+        svg,
+      );
       const whole = mark % marks === 0;
-      const words = whole ? String((at.whole + mark / marks) * (metric ? 10 : 1)).replace('-', '−') : label(mark);
-      make('text', { x: x(mark), y: whole ? height - 14 : length(mark) + 24, class: whole ? 'whole' : length(mark) > 36 ? 'frac long' : 'frac' }, svg, words);
+      const said = whole ? String((at.whole + mark / marks) * (metric ? 10 : 1)).replace('-', '−') : label(mark);
+      make(
+        'text',
+        {
+          x: x(mark),
+          y: whole ? height - 14 : length(mark) + 24,
+          class: whole ? 'whole' : length(mark) > 36 ? 'frac long' : 'frac',
+        },
+        svg,
+        said,
+      );
     }
   }
   function spoken() {
     for (const button of panel.querySelectorAll('.nudge')) {
       const to = String((at.whole + Number(button.dataset.by)) * (metric ? 10 : 1)).replace('-', '−');
       button.querySelector('span').textContent = to;
-      button.setAttribute('aria-label', `${to}, a whole one ${button.dataset.by > 0 ? 'more' : 'less'}`);
+      button.setAttribute('aria-label', words(button.dataset.by > 0 ? 'script.tape.more' : 'script.tape.less', { to }));
     }
     const now = at.whole * marks + (at.mark ?? 0);
     inch.setAttribute('aria-valuenow', String(now));
-    inch.setAttribute('aria-valuetext', text() || 'no mark chosen');
-    for (const b of panel.querySelectorAll('[data-side]')) b.setAttribute('aria-pressed', String(b.dataset.side === at.side));
+    inch.setAttribute('aria-valuetext', text() || words('script.tape.unmarked'));
+    for (const b of panel.querySelectorAll('[data-side]'))
+      b.setAttribute('aria-pressed', String(b.dataset.side === at.side));
   }
 
   // ---- fingers: one at a time, and only what ends as a tap or a slide along the tape
@@ -164,23 +223,43 @@ export function tape({ area, take, undo }) {
   let finger = null;
   let spoiled = false;
   function place(e) {
-    const found = rows.find(({ svg }) => { const box = svg.getBoundingClientRect(); return e.clientY >= box.top && e.clientY <= box.bottom; })
-      || (finger !== null ? rows[rows.length - 1] : null);
+    const found =
+      rows.find(({ svg }) => {
+        const box = svg.getBoundingClientRect();
+        return e.clientY >= box.top && e.clientY <= box.bottom;
+      }) || (finger !== null ? rows[rows.length - 1] : null);
     if (!found) return null;
-    const f = Math.min(Math.max((e.clientX - found.svg.getBoundingClientRect().left - found.pad) / found.gap, 0), found.per);
+    const f = Math.min(
+      Math.max((e.clientX - found.svg.getBoundingClientRect().left - found.pad) / found.gap, 0),
+      found.per,
+    );
     const under = Math.floor(f);
     const part = f - under;
     if (part < NEAR) return [found.from + under, ''];
     if (part > 1 - NEAR) return [found.from + under + 1, ''];
     return part < 0.5 ? [found.from + under, '+'] : [found.from + under + 1, '-'];
   }
-  document.addEventListener('pointerdown', (e) => {
-    down.add(e.pointerId);
-    if (down.size > 1 && finger !== null) { spoiled = true; say('Two fingers at once: nothing was taken.'); }
-  }, true);
-  const lift = (e) => { down.delete(e.pointerId); if (down.size === 0) spoiled = false; };
+  document.addEventListener(
+    'pointerdown',
+    (e) => {
+      down.add(e.pointerId);
+      if (down.size > 1 && finger !== null) {
+        spoiled = true;
+        say(words('script.tape.two'));
+      }
+    },
+    true,
+  );
+  const lift = (e) => {
+    down.delete(e.pointerId);
+    if (down.size === 0) spoiled = false;
+  };
   inch.addEventListener('pointerdown', (e) => {
-    if (finger !== null || down.size > 1) { spoiled = true; say('Two fingers at once: nothing was taken.'); return; }
+    if (finger !== null || down.size > 1) {
+      spoiled = true;
+      say(words('script.tape.two'));
+      return;
+    }
     finger = e.pointerId;
     e.preventDefault();
   });
@@ -193,28 +272,45 @@ export function tape({ area, take, undo }) {
     lift(e);
   });
   inch.addEventListener('pointercancel', (e) => {
-    if (e.pointerId === finger) { finger = null; if (!spoiled) say('That became a scroll: nothing was taken.'); }
+    if (e.pointerId === finger) {
+      finger = null;
+      if (!spoiled) say(words('script.tape.scroll'));
+    }
   });
   for (const end of ['pointerup', 'pointercancel']) document.addEventListener(end, lift);
 
   inch.addEventListener('keydown', (e) => {
     const now = at.mark ?? 0;
-    const moves = { ArrowRight: () => choose(now + (at.mark === null ? 0 : 1), ''), ArrowUp: () => choose(now + (at.mark === null ? 0 : 1), ''), ArrowLeft: () => choose(now - 1, ''), ArrowDown: () => choose(now - 1, ''),
-      PageUp: () => nudge(1), PageDown: () => nudge(-1), Enter: () => take(field()) };
-    if (moves[e.key]) { e.preventDefault(); moves[e.key](); }
+    const moves = {
+      ArrowRight: () => choose(now + (at.mark === null ? 0 : 1), ''),
+      ArrowUp: () => choose(now + (at.mark === null ? 0 : 1), ''),
+      ArrowLeft: () => choose(now - 1, ''),
+      ArrowDown: () => choose(now - 1, ''),
+      PageUp: () => nudge(1),
+      PageDown: () => nudge(-1),
+      Enter: () => take(field()),
+    };
+    if (moves[e.key]) {
+      e.preventDefault();
+      moves[e.key]();
+    }
   });
   panel.addEventListener('click', (e) => {
     const by = e.target.closest('[data-by]')?.dataset.by;
     const side = e.target.closest('[data-side]')?.dataset.side;
     if (by) nudge(Number(by));
     if (side) {
-      if (at.mark === null) say('Tap a mark first, then past it or short of it.');
+      if (at.mark === null) say(words('script.tape.mark-first'));
       else choose(at.mark, at.side === side ? '' : side);
     }
     if (e.target.closest('[data-take]')) {
-      if (field()?.value.trim()) take(field()); else say('Tap the mark that you see.');
+      if (field()?.value.trim()) take(field());
+      else say(words('script.tape.tap'));
     }
-    if (e.target.closest('[data-undo]')) { field()?.focus({ preventScroll: true }); undo(); }
+    if (e.target.closest('[data-undo]')) {
+      field()?.focus({ preventScroll: true });
+      undo();
+    }
     if (e.target.closest('[data-aloud]')) readAloud(!panel.classList.contains('aloud'));
   });
 
@@ -229,21 +325,32 @@ export function tape({ area, take, undo }) {
     at.mark = null;
     at.side = '';
     const total = suffix ? NaN : onTape(e.target.value.trim());
-    if (Number.isInteger(total)) { at.whole = Math.floor(total / marks); at.mark = total % marks; }
+    if (Number.isInteger(total)) {
+      at.whole = Math.floor(total / marks);
+      at.mark = total % marks;
+    }
     show(e.target.value);
     draw();
   });
   /** What was typed by keys, in marks of this tape; no whole number where it lies on none. */
   function onTape(typed) {
-    if (metric) return /^\d{1,4}$/.test(typed) ? Number(typed) * marks / 10 : NaN;
+    if (metric) return /^\d{1,4}$/.test(typed) ? (Number(typed) * marks) / 10 : NaN;
     const [, whole, n = 0, d = 1] = typed.match(/^(\d{1,3}(?![/\d]))?(?:(?:^|[ -])(\d+)\/(\d+))?$/) || [];
-    return whole === undefined && !n ? NaN : Number(whole || 0) * marks + Number(n) * marks / Number(d);
+    return whole === undefined && !n ? NaN : Number(whole || 0) * marks + (Number(n) * marks) / Number(d);
   }
-  document.body.addEventListener('htmx:oobAfterSwap', () => { keyboard(); if (!panel.hidden && field() && field().value === '') { show(''); } });
+  document.body.addEventListener('htmx:oobAfterSwap', () => {
+    keyboard();
+    if (!panel.hidden && field() && field().value === '') {
+      show('');
+    }
+  });
 
   /** The field with the focus, else the one that had it, else the first that is empty. */
-  const inWork = () => (document.activeElement?.matches('.reading') && document.activeElement)
-    || field() || [...area.querySelectorAll('.reading')].find((i) => i.value === '') || area.querySelector('.reading');
+  const inWork = () =>
+    (document.activeElement?.matches('.reading') && document.activeElement) ||
+    field() ||
+    [...area.querySelectorAll('.reading')].find((i) => i.value === '') ||
+    area.querySelector('.reading');
 
   // ---- shown or not
   /** A tablet's own keyboard stays down while the tape is up; one that is plugged in types as ever. */
@@ -256,7 +363,10 @@ export function tape({ area, take, undo }) {
     keyboard();
     if (!up) readAloud(false);
     if (remember) drafts.put('tape', up);
-    if (up) { turnTo(inWork()); draw(); }
+    if (up) {
+      turnTo(inWork());
+      draw();
+    }
   }
   /** So large that a second person reads it across the car: corner, method, value, last value. */
   function readAloud(up) {
@@ -267,9 +377,14 @@ export function tape({ area, take, undo }) {
     draw();
     if (up) field()?.focus({ preventScroll: true });
   }
-  toggle.addEventListener('click', () => { open(panel.hidden, true); field()?.focus(); });
+  toggle.addEventListener('click', () => {
+    open(panel.hidden, true);
+    field()?.focus();
+  });
   aloud.addEventListener('click', () => readAloud(!panel.classList.contains('aloud')));
-  document.addEventListener('keydown', (e) => { if (e.key === 'Escape' && panel.classList.contains('aloud')) readAloud(false); });
+  document.addEventListener('keydown', (e) => {
+    if (e.key === 'Escape' && panel.classList.contains('aloud')) readAloud(false);
+  });
   act('t', () => toggle.click());
   act('r', () => aloud.click());
   new ResizeObserver(draw).observe(inch);

@@ -63,13 +63,13 @@ class AccountController {
         Map<String, String> problems = new LinkedHashMap<>();
         Optional<Graduation> marks = Graduation.parse(tape);
         if (marks.isEmpty()) {
-            problems.put("tape", words.say("problem.tape", Reader.of(me), tape));
+            problems.put("tape", words.say("problem.tape", Reader.of(me), "read", tape));
         }
         ZoneId where = null;
         try {
             where = ZoneId.of(zone.strip());
         } catch (DateTimeException none) {
-            problems.put("zone", words.say("problem.zone", Reader.of(me), zone));
+            problems.put("zone", words.say("problem.zone", Reader.of(me), "read", zone));
         }
         if (problems.isEmpty()) {
             String shown = theme.equals("bright") || theme.equals("dim") ? theme : "auto";

@@ -66,7 +66,7 @@ class HandsController {
 
     private String sentence(Pins.Entry entry, Person who, Person me) {
         String key = entry == Pins.Entry.LOCKED ? "problem.pin.locked" : "problem.pin.wrong";
-        return words.say(key, Reader.of(me), who.displayName());
+        return words.say(key, Reader.of(me), "name", who.displayName());
     }
 
     /** Only an address of this application is gone back to. */

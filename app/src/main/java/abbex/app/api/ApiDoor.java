@@ -2,6 +2,7 @@ package abbex.app.api;
 
 import abbex.app.people.ApiKeys;
 import abbex.app.people.Misses;
+import abbex.app.words.Bundles;
 import io.github.bucket4j.Bucket;
 import io.github.bucket4j.ConsumptionProbe;
 import jakarta.servlet.FilterChain;
@@ -29,21 +30,16 @@ final class ApiDoor {
 
     private ApiDoor() {}
 
-    static void refuse(HttpServletResponse response) throws IOException {
+    static void refuse(HttpServletResponse response, Bundles words) throws IOException {
         response.setHeader("WWW-Authenticate", "Basic realm=\"Abbex\", charset=\"UTF-8\"");
         response.addHeader("WWW-Authenticate", "Bearer realm=\"Abbex\"");
-        answer(
-                response,
-                ApiProblem.of(
-                        401,
-                        "Sign in first",
-                        "Name and password of a person of the shop by HTTP Basic, or a key by Bearer, are needed."));
+        answer(response, ApiProblem.of(401, "api.sign-in"), words);
     }
 
-    private static void answer(HttpServletResponse response, ApiProblem problem) throws IOException {
+    private static void answer(HttpServletResponse response, ApiProblem problem, Bundles words) throws IOException {
         response.setStatus(problem.status());
         response.setContentType("application/problem+json");
-        response.getOutputStream().write(JSON.writeValueAsBytes(problem.body()));
+        response.getOutputStream().write(JSON.writeValueAsBytes(problem.body(words)));
     }
 
     private static Optional<String> after(String scheme, HttpServletRequest request) {
@@ -68,9 +64,11 @@ final class ApiDoor {
     /** A name that five misses have locked is not looked up. */
     static final class Lock extends OncePerRequestFilter {
         private final Misses misses;
+        private final Bundles words;
 
-        Lock(Misses misses) {
+        Lock(Misses misses, Bundles words) {
             this.misses = misses;
+            this.words = words;
         }
 
         @Override
@@ -78,7 +76,7 @@ final class ApiDoor {
                 throws ServletException, IOException {
             Optional<String> name = name(request);
             if (name.isPresent() && misses.locked(name.get(), request.getRemoteAddr())) {
-                refuse(response);
+                refuse(response, words);
                 return;
             }
             chain.doFilter(request, response);
@@ -88,9 +86,11 @@ final class ApiDoor {
     /** A key instead of name and password. */
     static final class ByKey extends OncePerRequestFilter {
         private final ApiKeys keys;
+        private final Bundles words;
 
-        ByKey(ApiKeys keys) {
+        ByKey(ApiKeys keys, Bundles words) {
             this.keys = keys;
+            this.words = words;
         }
 
         @Override
@@ -100,7 +100,7 @@ final class ApiDoor {
             if (key.isPresent()) {
                 Optional<ApiKeys.Caller> caller = keys.caller(key.get());
                 if (caller.isEmpty()) {
-                    refuse(response);
+                    refuse(response, words);
                     return;
                 }
                 SecurityContext context = SecurityContextHolder.createEmptyContext();
@@ -115,10 +115,12 @@ final class ApiDoor {
     /** So many requests a minute for each caller, all of which may come at once. Only callers that are known are counted. */
     static final class Pace extends OncePerRequestFilter {
         private final int perMinute;
+        private final Bundles words;
         private final Map<String, Bucket> buckets = new ConcurrentHashMap<>();
 
-        Pace(int perMinute) {
+        Pace(int perMinute, Bundles words) {
             this.perMinute = perMinute;
+            this.words = words;
         }
 
         @Override
@@ -132,13 +134,7 @@ final class ApiDoor {
                     long seconds =
                             Duration.ofNanos(probe.getNanosToWaitForRefill()).toSeconds() + 1;
                     response.setHeader("Retry-After", Long.toString(seconds));
-                    answer(
-                            response,
-                            ApiProblem.of(
-                                    429,
-                                    "Too many requests",
-                                    "At most " + perMinute + " requests a minute are taken from one caller; again in "
-                                            + seconds + " s."));
+                    answer(response, ApiProblem.of(429, "api.pace", "most", perMinute, "seconds", seconds), words);
                     return;
                 }
             }

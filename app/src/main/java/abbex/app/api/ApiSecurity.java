@@ -2,6 +2,7 @@ package abbex.app.api;
 
 import abbex.app.people.ApiKeys;
 import abbex.app.people.Misses;
+import abbex.app.words.Bundles;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -19,7 +20,11 @@ class ApiSecurity {
     @Bean
     @Order(1)
     SecurityFilterChain api(
-            HttpSecurity http, Misses misses, ApiKeys keys, @Value("${abbex.api.per-minute}") int perMinute)
+            HttpSecurity http,
+            Misses misses,
+            ApiKeys keys,
+            @Value("${abbex.api.per-minute}") int perMinute,
+            Bundles words)
             throws Exception {
         return http.securityMatcher("/api/**")
                 .authorizeHttpRequests(a -> a.requestMatchers("/api/v1/openapi.json")
@@ -29,15 +34,16 @@ class ApiSecurity {
                 .sessionManagement(s -> s.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
                 .requestCache(AbstractHttpConfigurer::disable)
                 .csrf(AbstractHttpConfigurer::disable)
-                .addFilterBefore(new ApiDoor.Lock(misses), BasicAuthenticationFilter.class)
-                .addFilterBefore(new ApiDoor.ByKey(keys), BasicAuthenticationFilter.class)
-                .addFilterBefore(new ApiDoor.Pace(perMinute), AuthorizationFilter.class)
+                .addFilterBefore(new ApiDoor.Lock(misses, words), BasicAuthenticationFilter.class)
+                .addFilterBefore(new ApiDoor.ByKey(keys, words), BasicAuthenticationFilter.class)
+                .addFilterBefore(new ApiDoor.Pace(perMinute, words), AuthorizationFilter.class)
                 .httpBasic(b -> b.authenticationEntryPoint((request, response, why) -> {
                     ApiDoor.name(request).ifPresent(name -> misses.missed(name, request.getRemoteAddr()));
-                    ApiDoor.refuse(response);
+                    ApiDoor.refuse(response, words);
                 }))
-                .exceptionHandling(e -> e.authenticationEntryPoint((request, response, why) -> ApiDoor.refuse(response))
-                        .accessDeniedHandler((request, response, why) -> ApiDoor.refuse(response)))
+                .exceptionHandling(
+                        e -> e.authenticationEntryPoint((request, response, why) -> ApiDoor.refuse(response, words))
+                                .accessDeniedHandler((request, response, why) -> ApiDoor.refuse(response, words)))
                 .build();
     }
 }

@@ -58,7 +58,7 @@ final class ClearanceAnswer {
                 .map(ClearanceAnswer::probe)
                 .toList();
         if (probes.isEmpty()) {
-            throw ApiProblem.of(422, "Nothing to sweep", "probes holds no probe.");
+            throw ApiProblem.of(422, "api.no-probe");
         }
         List<Probed> probed =
                 probes.stream().map(p -> Probed.byHand(p, measured)).toList();
@@ -104,8 +104,7 @@ final class ClearanceAnswer {
         return Stream.of(all)
                 .filter(e -> e.name().equals(text))
                 .findFirst()
-                .orElseThrow(
-                        () -> ApiProblem.field(of.at(name), text, "That is not among the choices.", all[0].name()));
+                .orElseThrow(() -> ApiProblem.field(of.at(name), text, "api.field.choice", all[0].name()));
     }
 
     private static Needed needed(Fields fields) {

@@ -2,6 +2,7 @@ package abbex.app.api;
 
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
+import abbex.app.words.Bundles;
 import abbex.core.heights.Judgement;
 import abbex.core.units.Graduation;
 import abbex.core.units.LengthUnit;
@@ -40,9 +41,11 @@ class ComputeController {
             .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
             .build();
     private final Words words;
+    private final Bundles bundles;
 
-    ComputeController(Words words) {
+    ComputeController(Words words, Bundles bundles) {
         this.words = words;
+        this.bundles = bundles;
     }
 
     @RequestMapping("/api/v1/compute/drop")
@@ -69,7 +72,7 @@ class ComputeController {
     }
 
     private String refusal(TyreParse.Refused refused) {
-        return words.say("tyre." + refused.why(), METRIC, refused.raw());
+        return words.say("tyre." + refused.why(), METRIC, "read", refused.raw());
     }
 
     private ResponseEntity<String> answer(Object answer) {
@@ -78,35 +81,29 @@ class ComputeController {
 
     @RequestMapping("/api/**")
     void nothingElse() {
-        throw ApiProblem.of(404, "There is nothing here", "POST /api/v1/compute/drop would be right.");
+        throw ApiProblem.of(404, "api.not-found");
     }
 
     private JsonNode body(HttpServletRequest request) throws IOException {
         if (!request.getMethod().equals("POST")) {
-            throw ApiProblem.of(
-                    405, "Another method is needed", "Read " + request.getMethod() + "; POST would be right.");
+            throw ApiProblem.of(405, "api.method", "read", request.getMethod());
         }
         String type = String.valueOf(request.getContentType());
         if (!type.toLowerCase(java.util.Locale.ROOT).startsWith("application/json")) {
-            throw ApiProblem.of(
-                    415, "Another media type is needed", "Read " + type + "; application/json would be right.");
+            throw ApiProblem.of(415, "api.media-type", "read", type);
         }
         byte[] bytes = request.getInputStream().readNBytes(MOST_BYTES + 1);
         if (bytes.length > MOST_BYTES) {
-            throw ApiProblem.of(413, "The body is too large", "At most " + MOST_BYTES + " bytes are taken.");
+            throw ApiProblem.of(413, "api.too-large", "most", MOST_BYTES);
         }
         try {
             JsonNode node = json.readTree(bytes);
             if (node == null || node.isMissingNode()) {
-                throw ApiProblem.of(400, "The body is empty", "A JSON object is needed.");
+                throw ApiProblem.of(400, "api.empty");
             }
             return node;
         } catch (JacksonException unreadable) {
-            throw ApiProblem.of(
-                    400,
-                    "The body is no JSON that is taken here",
-                    "It must be one JSON object, no field twice, nested at most " + DEEPEST + " deep: "
-                            + unreadable.getOriginalMessage());
+            throw ApiProblem.of(400, "api.no-json", "deepest", DEEPEST, "why", unreadable.getOriginalMessage());
         }
     }
 
@@ -117,6 +114,6 @@ class ComputeController {
         if (problem.status() == 405) {
             answer = answer.header("Allow", "POST");
         }
-        return answer.body(json.writeValueAsString(problem.body()));
+        return answer.body(json.writeValueAsString(problem.body(bundles)));
     }
 }

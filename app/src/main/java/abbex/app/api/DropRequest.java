@@ -15,7 +15,7 @@ import abbex.core.heights.Reading;
 import abbex.core.heights.SheetState;
 import abbex.core.heights.Spot;
 import abbex.core.heights.Stage;
-import abbex.core.heights.StandIn;
+import abbex.core.heights.SubstituteBaseline;
 import abbex.core.heights.Way;
 import abbex.core.units.Angle;
 import abbex.core.units.Graduation;
@@ -75,12 +75,12 @@ record DropRequest(
         Fields fields = new Fields("", json, FIELDS);
         String symbol = fields.text("unit").orElse("in");
         if (!symbol.equals("in") && !symbol.equals("mm")) {
-            throw ApiProblem.field("unit", symbol, "The unit of bare numbers is in or mm.", "in");
+            throw ApiProblem.field("unit", symbol, "api.field.unit", "in");
         }
         LengthUnit unit = symbol.equals("mm") ? LengthUnit.MILLIMETRE : LengthUnit.INCH;
         Graduation tape = fields.text("graduation")
                 .map(text -> Graduation.parse(text)
-                        .orElseThrow(() -> ApiProblem.field("graduation", text, "No tape is marked so.", "1/16 in")))
+                        .orElseThrow(() -> ApiProblem.field("graduation", text, "api.field.tape", "1/16 in")))
                 .orElse(Graduation.usual(unit));
         return new Maker(fields, unit, tape, words).make();
     }
@@ -99,7 +99,7 @@ record DropRequest(
             HeightSheet before = sheet("before", Stage.AS_ARRIVED, ways, reader);
             HeightSheet after = sheet("after", Stage.FIRST_SET_DOWN, ways, reader);
             if (before.isEmpty() && after.isEmpty()) {
-                throw ApiProblem.of(422, "Nothing to compare", "Neither before nor after holds a height.");
+                throw ApiProblem.of(422, "api.nothing");
             }
             return new DropRequest(vehicle, before, after, advertised(reader), limits(reader), reader);
         }
@@ -109,7 +109,7 @@ record DropRequest(
             return Stream.of(VehicleKind.values())
                     .filter(k -> k.name().toLowerCase(Locale.ROOT).equals(kind))
                     .findFirst()
-                    .orElseThrow(() -> ApiProblem.field("kind", kind, "That kind of vehicle is not known.", "car"));
+                    .orElseThrow(() -> ApiProblem.field("kind", kind, "api.field.kind", "car"));
         }
 
         private Optional<Length> base(String name, Reader reader) {
@@ -122,7 +122,7 @@ record DropRequest(
             return fields.text("headAngle")
                     .map(text -> SheetState.degrees(text)
                             .orElseThrow(
-                                    () -> ApiProblem.field("headAngle", text, words.say("problem.degrees"), "24.5")));
+                                    () -> ApiProblem.worded("headAngle", text, words.say("problem.degrees"), "24.5")));
         }
 
         /** What a vehicle of the kind is read by, and the points of this request. */
@@ -141,14 +141,13 @@ record DropRequest(
 
         private PointMethod point(String name, Fields point, List<Way> there) {
             if (OF_SHEET.contains(name) || there.stream().anyMatch(w -> w.code().equals(name))) {
-                throw ApiProblem.field(point.at("places"), name, "There is a height of that name already.", "splitter");
+                throw ApiProblem.field(point.at("places"), name, "api.field.taken", "splitter");
             }
             List<Place> places = new ArrayList<>();
             String text = point.text("places").orElse("vehicle");
             for (String word : text.trim().split("\\s+")) {
                 Place place = Places.of(word)
-                        .orElseThrow(() -> ApiProblem.field(
-                                point.at("places"), word, "Places are needed, a space between them.", "LF RF"));
+                        .orElseThrow(() -> ApiProblem.field(point.at("places"), word, "api.field.places", "LF RF"));
                 if (!places.contains(place)) {
                     places.add(place);
                 }
@@ -159,7 +158,7 @@ record DropRequest(
         private static boolean yes(Fields point, String name) {
             String text = point.text(name).orElse("yes");
             if (!text.equals("yes") && !text.equals("no")) {
-                throw ApiProblem.field(point.at(name), text, "It enters or it does not.", "yes");
+                throw ApiProblem.field(point.at(name), text, "api.field.yes-no", "yes");
             }
             return text.equals("yes");
         }
@@ -196,7 +195,7 @@ record DropRequest(
         private Basis basis(Fields sheet, Stage usual, Reader reader) {
             Basis basis = Basis.USUAL
                     .at(choice(sheet, "stage", Stage.class, usual))
-                    .from(choice(sheet, "standIn", StandIn.class, StandIn.NONE))
+                    .from(choice(sheet, "standIn", SubstituteBaseline.class, SubstituteBaseline.NONE))
                     .worked(arches(sheet));
             return sheet.object("floor", CORNERS)
                     .map(pads -> basis.on(floor(pads, reader)))
@@ -209,11 +208,7 @@ record DropRequest(
                     .forEach((corner, pad) -> heights.put(corner, pad.value()));
             for (Corner corner : Corner.values()) {
                 if (!heights.containsKey(corner)) {
-                    throw ApiProblem.field(
-                            pads.at(corner.name()),
-                            "nothing",
-                            "Three pads always lie in a plane; all four are needed, over any one level.",
-                            "\"0\"");
+                    throw ApiProblem.field(pads.at(corner.name()), "", "api.field.pads", "\"0\"");
                 }
             }
             return Floor.of(heights);
@@ -224,8 +219,7 @@ record DropRequest(
             return Stream.of(kind.getEnumConstants())
                     .filter(one -> one.name().equals(text))
                     .findFirst()
-                    .orElseThrow(
-                            () -> ApiProblem.field(of.at(name), text, "That is not among the choices.", usual.name()));
+                    .orElseThrow(() -> ApiProblem.field(of.at(name), text, "api.field.choice", usual.name()));
         }
 
         private static Set<Corner> arches(Fields sheet) {
@@ -233,8 +227,7 @@ record DropRequest(
             for (String word : sheet.text("arches").orElse("").trim().split("\\s+")) {
                 if (!word.isEmpty()) {
                     if (!CORNERS.contains(word)) {
-                        throw ApiProblem.field(
-                                sheet.at("arches"), word, "Corners are needed, a space between them.", "LF RR");
+                        throw ApiProblem.field(sheet.at("arches"), word, "api.field.corners", "LF RR");
                     }
                     arches.add(Corner.valueOf(word));
                 }
@@ -255,8 +248,8 @@ record DropRequest(
                             throw ApiProblem.field(
                                     limits.at(limit.name()),
                                     limits.text(limit.name()).orElse(""),
-                                    "It is out of what can be.",
-                                    "from " + millimetres(limit.least()) + " to " + millimetres(limit.most()));
+                                    "api.field.range",
+                                    millimetres(limit.least()) + " – " + millimetres(limit.most()));
                         }
                         own.put(limit, length);
                     });
@@ -277,10 +270,9 @@ record DropRequest(
                                         drop(range, "most", reader).or(() -> least);
                                 Length low = least.or(() -> most)
                                         .orElseThrow(() -> ApiProblem.field(
-                                                range.at("least"), "nothing", "A number is needed here.", "\"30 mm\""));
+                                                range.at("least"), "", "api.field.number", "\"30 mm\""));
                                 if (low.compareTo(most.orElseThrow()) > 0) {
-                                    throw ApiProblem.of(
-                                            422, "A range the wrong way round", range.at("least") + " is above most.");
+                                    throw ApiProblem.of(422, "api.range", "field", range.at("least"));
                                 }
                                 ranges.put(end, new Advertised.Range(low, most.orElseThrow()));
                             });
@@ -299,7 +291,7 @@ record DropRequest(
             TapeParse parse = TapeText.parse(text, unit, tape, allowed, largest);
             if (parse instanceof TapeParse.Refused refused) {
                 String right = refused.offers().stream().findFirst().orElse("25 7/16");
-                throw ApiProblem.field(field, text, words.refusal(refused, reader), right);
+                throw ApiProblem.worded(field, text, words.refusal(refused, reader), right);
             }
             return parse.asReading().orElseThrow();
         }

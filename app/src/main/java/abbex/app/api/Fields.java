@@ -19,13 +19,13 @@ final class Fields {
         this.path = path;
         this.node = node;
         if (!node.isObject()) {
-            throw ApiProblem.field(path, node.toString(), "An object is needed here.", "{…}");
+            throw ApiProblem.field(path, node.toString(), "api.field.object", "{…}");
         }
         Set<String> unknown = new TreeSet<>(node.propertyNames());
         unknown.removeAll(known);
         if (!unknown.isEmpty()) {
             String first = unknown.iterator().next();
-            throw ApiProblem.field(at(first), first, "There is no such field here.", String.join(", ", known));
+            throw ApiProblem.field(at(first), first, "api.field.unknown", String.join(", ", known));
         }
     }
 
@@ -40,7 +40,7 @@ final class Fields {
             return Optional.empty();
         }
         if (!value.isString()) {
-            throw ApiProblem.field(at(name), value.toString(), "A text is needed here.", "\"25 7/16\"");
+            throw ApiProblem.field(at(name), value.toString(), "api.field.text", "\"25 7/16\"");
         }
         return Optional.of(value.stringValue());
     }
@@ -57,10 +57,10 @@ final class Fields {
             return List.of();
         }
         if (!value.isArray()) {
-            throw ApiProblem.field(at(name), value.toString(), "An array is needed here.", "[{…}]");
+            throw ApiProblem.field(at(name), value.toString(), "api.field.array", "[{…}]");
         }
         if (value.size() > most) {
-            throw ApiProblem.of(422, "Too many", at(name) + " holds " + value.size() + " of " + most + ".");
+            throw ApiProblem.of(422, "api.many", "field", at(name), "count", value.size(), "most", most);
         }
         List<Fields> all = new ArrayList<>();
         for (int i = 0; i < value.size(); i++) {
@@ -77,11 +77,11 @@ final class Fields {
         }
         String range = "from " + plain(least) + " to " + plain(most);
         if (!value.isNumber()) {
-            throw ApiProblem.field(at(name), value.toString(), "A number is needed here.", range);
+            throw ApiProblem.field(at(name), value.toString(), "api.field.number", range);
         }
         BigDecimal number = value.decimalValue();
         if (number.doubleValue() < least || number.doubleValue() > most) {
-            throw ApiProblem.field(at(name), value.toString(), "It is out of what can be.", range);
+            throw ApiProblem.field(at(name), value.toString(), "api.field.range", range);
         }
         return Optional.of(number);
     }
@@ -99,13 +99,13 @@ final class Fields {
         Fields open = new Fields(at(name), value, value.isObject() ? value.propertyNames() : Set.of());
         if (open.names().size() > most) {
             throw ApiProblem.of(
-                    422, "Too many", at(name) + " holds " + open.names().size() + " of " + most + ".");
+                    422, "api.many", "field", at(name), "count", open.names().size(), "most", most);
         }
         open.names().stream()
                 .filter(n -> !names.matcher(n).matches())
                 .findFirst()
                 .ifPresent(n -> {
-                    throw ApiProblem.field(at(name), n, "Letters and digits are needed, 40 at most.", "splitter");
+                    throw ApiProblem.field(at(name), n, "api.field.name", "splitter");
                 });
         return Optional.of(open);
     }

@@ -19,7 +19,7 @@ final class FindingsAnswer {
     private static Map<String, Object> one(Finding finding, Words words, Reader reader) {
         Words.Said said = words.finding(finding, reader);
         Map<String, Object> one = new LinkedHashMap<>();
-        one.put("code", finding.code().name());
+        one.put("code", finding.code());
         one.put("severity", finding.severity().name().toLowerCase(Locale.ROOT));
         one.put("place", finding.place().code());
         one.put("text", said.title() + ". " + said.text());

@@ -44,11 +44,10 @@ final class TyreAnswer {
 
     static TyreSize size(Fields fields, String name, Refusals refusals) {
         String text = fields.text(name)
-                .orElseThrow(() ->
-                        ApiProblem.field(fields.at(name), "nothing", "A tyre's size is needed.", "225/45R17 91W"));
+                .orElseThrow(() -> ApiProblem.field(fields.at(name), "", "api.field.tyre", "225/45R17 91W"));
         TyreParse parse = TyreSize.parse(text);
         if (parse instanceof TyreParse.Refused refused) {
-            throw ApiProblem.field(
+            throw ApiProblem.worded(
                     fields.at(name),
                     text,
                     refusals.say(refused),

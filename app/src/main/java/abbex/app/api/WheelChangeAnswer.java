@@ -48,8 +48,7 @@ final class WheelChangeAnswer {
     /** The rim is the tyre's: a wheel of another diameter is no wheel for it. */
     static Fitment fitment(Fields fields, String name, TyreAnswer.Refusals refusals) {
         Fields one = fields.object(name, OF_FITMENT)
-                .orElseThrow(() -> ApiProblem.field(
-                        name, "nothing", "A wheel with its tyre is needed here.", "{\"widthIn\":8,…}"));
+                .orElseThrow(() -> ApiProblem.field(name, "", "api.field.wheel", "{\"widthIn\":8,…}"));
         TyreSize tyre = TyreAnswer.size(one, "tyre", refusals);
         BigDecimal width = needed(one, "widthIn", 1.5, 16, "8");
         BigDecimal offset = needed(one, "offsetMm", -150, 150, "45");
@@ -59,7 +58,7 @@ final class WheelChangeAnswer {
 
     static BigDecimal needed(Fields fields, String name, double least, double most, String right) {
         return fields.number(name, least, most)
-                .orElseThrow(() -> ApiProblem.field(fields.at(name), "nothing", "A number is needed here.", right));
+                .orElseThrow(() -> ApiProblem.field(fields.at(name), "", "api.field.number", right));
     }
 
     static Length length(BigDecimal mm) {

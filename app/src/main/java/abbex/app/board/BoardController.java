@@ -137,7 +137,7 @@ class BoardController {
                 ? progress.act()
                 : due == null
                         ? words.say("next.back.unset")
-                        : words.say(late ? "next.back.late" : "next.back", Reader.of(me), DAY.format(due));
+                        : words.say(late ? "next.back.late" : "next.back", Reader.of(me), "day", DAY.format(due));
         String detail = out ? progress.summary() : progress.detail();
         String mark = late ? "look" : out ? "" : progress.mark();
         return new Standing(
@@ -198,7 +198,7 @@ class BoardController {
         try {
             day = due.isBlank() ? null : LocalDate.parse(due.strip());
         } catch (DateTimeParseException none) {
-            problem = words.say("problem.due", Reader.of(me), due);
+            problem = words.say("problem.due", Reader.of(me), "read", due);
         }
         if (problem != null) {
             fill(me, model);

@@ -218,7 +218,7 @@ class DemoShop implements FirstShop {
         }
         story.marks.forEach(m -> roads.marked(by, job, m.corner(), m.place(), m.clock(), m.face(), m.gap()));
         story.low.forEach(
-                p -> lows.add(by, job, p.get(0), p.get(1), p.get(2), length(p.get(2)), p.get(3), length(p.get(3))));
+                p -> lows.add(by, job, p.get(0), p.get(1), p.get(2), "", length(p.get(2)), p.get(3), length(p.get(3))));
         story.grounds.forEach((name, profile) -> lows.ground(by, job.vehicle().id(), name, profile));
     }
 

@@ -80,7 +80,8 @@ class FitmentController {
         problem(name, 60, "problem.set.name").ifPresent(p -> problems.put("name", p));
         if (known.isEmpty() && all.size() >= MOST_SETS) {
             problems.put(
-                    "name", new Problem(words.say("problem.set.many", Reader.of(me), Integer.toString(MOST_SETS)), ""));
+                    "name",
+                    new Problem(words.say("problem.set.many", Reader.of(me), "most", Integer.toString(MOST_SETS)), ""));
         }
         Map<String, String> texts = new LinkedHashMap<>();
         boolean motorcycle = job.vehicle().kind() == VehicleKind.MOTORCYCLE;
@@ -231,11 +232,13 @@ class FitmentController {
 
     private Optional<Problem> refused(String key, List<String> offers, String text, Reader reader) {
         return Optional.of(new Problem(
-                Numerals.html(words.say(key, reader, text)),
+                Numerals.html(words.say(key, reader, "read", text)),
                 offers.stream().findFirst().orElse("")));
     }
 
     private Optional<Problem> bad(boolean is, String key, String text, Reader reader) {
-        return is ? Optional.of(new Problem(Numerals.html(words.say(key, reader, text)), "")) : Optional.empty();
+        return is
+                ? Optional.of(new Problem(Numerals.html(words.say(key, reader, "read", text)), ""))
+                : Optional.empty();
     }
 }

@@ -1,13 +1,13 @@
 package abbex.app.fitment;
 
 import abbex.app.arrive.Job;
+import abbex.app.facts.Fact;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.core.vehicle.End;
 import abbex.core.wheels.Fitment;
-import java.util.LinkedHashMap;
+import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 
@@ -52,17 +52,20 @@ public class Fitments {
         return sets.of(job.shop(), job.vehicle().id());
     }
 
-    /** Every text that goes into it, by name. */
-    public Map<String, String> inputs(Job job) {
-        Map<String, String> inputs = new LinkedHashMap<>();
-        sets.of(job.shop(), job.vehicle().id()).stream()
-                .filter(set -> set.use() != WheelSet.Use.OTHER)
-                .forEach(set -> set.texts()
-                        .forEach((item, raw) -> inputs.put(
-                                "wheels " + words.say("use." + set.use()) + " "
-                                        + item.toLowerCase(java.util.Locale.ROOT)
-                                                .replace('_', ' '),
-                                raw.replaceAll("\\s+", " "))));
-        return inputs;
+    /** Every text that goes into it. */
+    public List<Fact> facts(Job job) {
+        List<Fact> facts = new ArrayList<>();
+        for (WheelSet set : sets.of(job.shop(), job.vehicle().id())) {
+            if (set.use() != WheelSet.Use.OTHER) {
+                set.texts().forEach((item, raw) -> {
+                    int end = item.lastIndexOf('_');
+                    facts.add(Fact.of(
+                            Fact.Kind.WHEEL_SET,
+                            List.of(set.use().name(), item.substring(0, end), item.substring(end + 1)),
+                            Fact.line(raw)));
+                });
+            }
+        }
+        return facts;
     }
 }

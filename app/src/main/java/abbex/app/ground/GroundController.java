@@ -95,8 +95,7 @@ class GroundController {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
         Map<String, ProvePages.Problem> problems = new LinkedHashMap<>();
         LowPoint.Kind kind = ProvePages.choice(LowPoint.Kind.values(), parameters.get("kind"));
-        String typed = parameters.getOrDefault("name", "").strip();
-        String name = typed.isEmpty() ? words.say("low." + kind) : typed;
+        String name = parameters.getOrDefault("name", "").strip();
         name(name, "name", problems);
         From from = ProvePages.choice(From.values(), parameters.get("from"));
         boolean lift = kind == LowPoint.Kind.NOSE_LIFT;
@@ -124,8 +123,8 @@ class GroundController {
                 job,
                 kind.name(),
                 name,
-                away.map(a -> a.rawIn(me.likes().unit()) + " " + words.say("from." + from))
-                        .orElse(""),
+                away.map(a -> a.rawIn(me.likes().unit())).orElse(""),
+                lift ? "" : from.name(),
                 along,
                 height.orElseThrow().rawIn(me.likes().unit()),
                 height.orElseThrow().value());
@@ -199,18 +198,26 @@ class GroundController {
             Optional<Double> along = both.length == 2 ? mm(me, both[0]) : Optional.empty();
             Optional<Double> up = both.length == 2 ? mm(me, both[1]) : Optional.empty();
             if (along.isEmpty() || up.isEmpty()) {
-                problems.put("points", problem("problem.ground.line", Integer.toString(i + 1), lines[i].strip()));
+                problems.put(
+                        "points",
+                        problem("problem.ground.line", "line", Integer.toString(i + 1), "read", lines[i].strip()));
             } else {
                 read.add(new Profile.Point(along.get(), up.get()));
             }
         }
         if (problems.get("points") == null && (read.size() < 2 || read.size() > MOST_POINTS)) {
-            problems.put("points", problem("problem.ground.few", "2", Integer.toString(MOST_POINTS)));
+            problems.put("points", problem("problem.ground.few", "least", "2", "most", Integer.toString(MOST_POINTS)));
         }
         int folded = Profile.folded(read);
         if (problems.get("points") == null && folded >= 0) {
             problems.put(
-                    "points", problem("problem.ground.folds", Integer.toString(folded + 1), lines[folded].strip()));
+                    "points",
+                    problem(
+                            "problem.ground.folds",
+                            "line",
+                            Integer.toString(folded + 1),
+                            "read",
+                            lines[folded].strip()));
         }
         return read;
     }

@@ -9,6 +9,9 @@ import java.util.UUID;
 /**
  * Something low, a lamp or a bumper, as it was measured standing.
  *
+ * @param name that somebody gave it; empty for what it is
+ * @param alongRaw as typed, from the axle that {@code from} says
+ * @param from code of where that distance begins; empty for what has none
  * @param along from the front axle, positive ahead
  * @param height over the floor; of a nose lift what it lifts at the front axle
  * @param frontStood how much lower than when it was first probed the front stood, mm
@@ -19,6 +22,7 @@ record LowPoint(
         Kind kind,
         String name,
         String alongRaw,
+        String from,
         Length along,
         String heightRaw,
         Length height,

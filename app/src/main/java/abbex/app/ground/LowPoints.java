@@ -18,15 +18,15 @@ import org.springframework.stereotype.Service;
 @Service
 public class LowPoints {
     private static final String OF = """
-            select id, kind, name, along_raw, along_nm, height_raw, height_nm, front_stood_mm, rear_stood_mm
+            select id, kind, name, along_raw, along_from, along_nm, height_raw, height_nm, front_stood_mm, rear_stood_mm
               from low_point
              where shop_id = :shop and vehicle_id = :vehicle and in_use order by along_nm desc, made_at, id
             """;
 
     private static final String ADD = """
-            insert into low_point (id, shop_id, vehicle_id, kind, name, along_raw, along_nm, height_raw, height_nm, front_stood_mm,
-                                   rear_stood_mm, in_use, person_id, made_at)
-            values (:id, :shop, :vehicle, :kind, :name, :alongRaw, :along,
+            insert into low_point (id, shop_id, vehicle_id, kind, name, along_raw, along_from, along_nm, height_raw, height_nm,
+                                   front_stood_mm, rear_stood_mm, in_use, person_id, made_at)
+            values (:id, :shop, :vehicle, :kind, :name, :alongRaw, :from, :along,
                     :heightRaw, :height, :front, :rear, true, :person, :at)
             """;
 
@@ -59,6 +59,7 @@ public class LowPoints {
                         LowPoint.Kind.valueOf(row.getString("kind")),
                         row.getString("name"),
                         row.getString("along_raw"),
+                        row.getString("along_from"),
                         Length.ofNm(row.getLong("along_nm")),
                         row.getString("height_raw"),
                         Length.ofNm(row.getLong("height_nm")),
@@ -75,6 +76,7 @@ public class LowPoints {
                 .param("kind", point.kind().name())
                 .param("name", point.name())
                 .param("alongRaw", point.alongRaw())
+                .param("from", point.from())
                 .param("along", point.along().nm())
                 .param("heightRaw", point.heightRaw())
                 .param("height", point.height().nm())
@@ -92,6 +94,7 @@ public class LowPoints {
             String kind,
             String name,
             String alongRaw,
+            String from,
             Length along,
             String heightRaw,
             Length height) {
@@ -103,6 +106,7 @@ public class LowPoints {
                         LowPoint.Kind.valueOf(kind),
                         name,
                         alongRaw,
+                        from,
                         along,
                         heightRaw,
                         height,

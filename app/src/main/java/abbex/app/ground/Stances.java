@@ -5,6 +5,7 @@ import abbex.app.arrive.VehicleFacts.Measure;
 import abbex.app.drawing.Outline;
 import abbex.app.drawing.StanceDrawing;
 import abbex.app.drawing.StanceDrawing.Lips;
+import abbex.app.facts.Fact;
 import abbex.app.fitment.Fitments;
 import abbex.app.measure.JobSheets;
 import abbex.app.measure.SheetData;
@@ -84,6 +85,11 @@ public class Stances {
         return sheet.at(corner, method).map(Height::value).map(Length::mm);
     }
 
+    /** What somebody called it, else what it is. */
+    String name(LowPoint point) {
+        return point.name().isEmpty() ? words.say("low." + point.kind()) : point.name();
+    }
+
     private Optional<Standing> standing(Job job, JobSheets all) {
         Optional<Length> wheelbase = job.vehicle().measure(Measure.WHEELBASE);
         OptionalDouble front = radius(job, all, End.FRONT);
@@ -101,7 +107,7 @@ public class Stances {
                 rear.getAsDouble(),
                 low.stream()
                         .filter(p -> p.kind() == LowPoint.Kind.UNDERSIDE)
-                        .map(p -> new Underline.Point(p.name(), p.along().mm(), p.height(down, behind, base)))
+                        .map(p -> new Underline.Point(name(p), p.along().mm(), p.height(down, behind, base)))
                         .toList());
         double lift = low.stream()
                 .filter(p -> p.kind() == LowPoint.Kind.NOSE_LIFT)
@@ -204,7 +210,9 @@ public class Stances {
         return Numerals.html(words.say(
                 at.air() <= 0 ? "ground.here.into" : "ground.here",
                 reader,
+                "point",
                 at.name(),
+                "air",
                 Length.ofRoundedMm(Math.abs(at.air()))));
     }
 
@@ -320,14 +328,18 @@ public class Stances {
         return 2 * radius + USUAL_LIP;
     }
 
-    /** Every measure that goes into it, by name. */
-    public Map<String, String> inputs(Job job) {
-        Map<String, String> inputs = new LinkedHashMap<>();
-        points.of(job.shop(), job.vehicle().id())
-                .forEach(p -> inputs.put(
-                        "low " + words.say("low." + p.kind()) + " " + p.name() + " " + p.alongRaw(), p.heightRaw()));
-        points.grounds(job.shop(), job.vehicle().id())
-                .forEach(g -> inputs.put("ground " + g.name(), OwnGround.text(g.profile())));
-        return inputs;
+    /** Every measure that goes into it. */
+    public List<Fact> facts(Job job) {
+        List<Fact> facts = new ArrayList<>();
+        for (LowPoint p : points.of(job.shop(), job.vehicle().id())) {
+            facts.add(Fact.of(
+                    Fact.Kind.LOW_POINT,
+                    List.of(p.kind().name(), p.name(), Fact.line(p.alongRaw()), p.from()),
+                    Fact.line(p.heightRaw())));
+        }
+        for (OwnGround g : points.grounds(job.shop(), job.vehicle().id())) {
+            facts.add(Fact.of(Fact.Kind.GROUND, List.of(g.name()), OwnGround.text(g.profile())));
+        }
+        return facts;
     }
 }

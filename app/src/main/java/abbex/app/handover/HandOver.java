@@ -2,6 +2,7 @@ package abbex.app.handover;
 
 import abbex.app.arrive.Job;
 import abbex.app.arrive.Jobs;
+import abbex.app.facts.Facts;
 import abbex.app.fitment.Fitments;
 import abbex.app.ground.Stances;
 import abbex.app.measure.JobSheets;
@@ -15,7 +16,6 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.Set;
 import org.springframework.stereotype.Service;
@@ -74,13 +74,13 @@ public class HandOver {
                 words);
     }
 
-    /** Everything that goes into the sheet, by name, as typed. */
-    Map<String, String> inputs(Job job, JobSheets all) {
-        Map<String, String> inputs = Handovers.inputs(job, all);
-        inputs.putAll(fitments.inputs(job));
-        inputs.putAll(proofs.inputs(job));
-        inputs.putAll(stances.inputs(job));
-        return inputs;
+    /** Everything that goes into the sheet. */
+    Facts facts(Job job, JobSheets all) {
+        Facts facts = Facts.of(Handovers.facts(job, all));
+        facts.add(fitments.facts(job));
+        facts.add(proofs.facts(job));
+        facts.add(stances.facts(job));
+        return facts;
     }
 
     String body(SheetView view) {
@@ -102,14 +102,13 @@ public class HandOver {
             return 0;
         }
         List<Handovers.Version> versions = handovers.of(by.shop(), job.id());
-        Map<String, String> inputs = inputs(job, all);
+        Facts facts = facts(job, all);
         if (!versions.isEmpty()
-                && Handovers.changes(versions.get(versions.size() - 1).inputs(), inputs)
-                        .isEmpty()) {
+                && facts.since(versions.get(versions.size() - 1).facts()).isEmpty()) {
             return versions.size();
         }
-        int version = handovers.freeze(by, job.id(), inputs, body(view), at);
-        audit.add(by, Audit.What.HANDED_OVER, job.vehicle().plate() + ", version " + version);
+        int version = handovers.freeze(by, job.id(), facts, body(view), at);
+        audit.add(by, Audit.What.HANDED_OVER, job.vehicle().plate() + " · " + version);
         if (job.where().place() == Job.Place.BAY || job.where().place() == Job.Place.WAITING) {
             LocalDate back = job.dueBack() != null
                     ? job.dueBack()

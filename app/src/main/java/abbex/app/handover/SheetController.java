@@ -2,6 +2,8 @@ package abbex.app.handover;
 
 import abbex.app.arrive.Job;
 import abbex.app.arrive.Jobs;
+import abbex.app.facts.FactWords;
+import abbex.app.facts.Facts;
 import abbex.app.measure.JobSheets;
 import abbex.app.measure.Sheets;
 import abbex.app.page.JobHeads;
@@ -14,7 +16,6 @@ import abbex.app.people.Person;
 import java.time.Clock;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.UUID;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -39,6 +40,7 @@ class SheetController {
     private final HandOver handOver;
     private final Clock clock;
     private final Audit audit;
+    private final FactWords factWords;
 
     SheetController(
             Jobs jobs,
@@ -49,8 +51,10 @@ class SheetController {
             SheetPdf pdf,
             HandOver handOver,
             Clock clock,
-            Audit audit) {
+            Audit audit,
+            FactWords factWords) {
         this.audit = audit;
+        this.factWords = factWords;
         this.jobs = jobs;
         this.sheets = sheets;
         this.handovers = handovers;
@@ -73,7 +77,7 @@ class SheetController {
         Reader own = Reader.of(me);
         Reader reader = unit == null || own.unit().symbol().equals(unit) ? own : own.other();
         List<Handovers.Version> versions = handovers.of(me.shop(), id);
-        Map<String, String> inputs = handOver.inputs(job, all);
+        Facts facts = handOver.facts(job, all);
         SheetView view = handOver.view(job, all, reader);
         if (version < 0 || version > versions.size()) {
             throw new NotHere();
@@ -85,22 +89,20 @@ class SheetController {
         model.addAttribute("clock", own);
         model.addAttribute("otherUnit", reader.other().unit().symbol());
         model.addAttribute("otherName", words.say("unit." + reader.other().unit()));
-        model.addAttribute("changes", changes(versions, version, inputs));
+        model.addAttribute("changes", changes(versions, version, facts, own));
         model.addAttribute("body", version > 0 ? versions.get(version - 1).body() : handOver.body(view));
         return "sheet";
     }
 
     /** With a version: against the one before; without: what changed since the last. */
-    private static List<Handovers.Change> changes(
-            List<Handovers.Version> versions, int version, Map<String, String> inputs) {
+    private List<FactWords.Shown> changes(List<Handovers.Version> versions, int version, Facts facts, Reader reader) {
         if (version > 1) {
-            return Handovers.changes(
-                    versions.get(version - 2).inputs(),
-                    versions.get(version - 1).inputs());
+            return factWords.changes(
+                    versions.get(version - 2).facts(), versions.get(version - 1).facts(), reader);
         }
         return version == 1 || versions.isEmpty()
                 ? List.of()
-                : Handovers.changes(versions.get(versions.size() - 1).inputs(), inputs);
+                : factWords.changes(versions.get(versions.size() - 1).facts(), facts, reader);
     }
 
     @PostMapping("/jobs/{id}/hand-over")
@@ -129,23 +131,24 @@ class SheetController {
                 ? words.say(
                         "sheet.foot",
                         reader,
+                        "shop",
                         me.shopName(),
+                        "version",
                         String.valueOf(version),
+                        "day",
                         reader.full(versions.get(version - 1).madeAt()),
+                        "by",
                         versions.get(version - 1).by())
-                : words.say("sheet.foot.draft", reader, me.shopName(), reader.full(clock.instant()));
+                : words.say("sheet.foot.draft", reader, "shop", me.shopName(), "day", reader.full(clock.instant()));
         SheetPdf.Size paper = size.toUpperCase(Locale.ROOT).equals("LETTER") ? SheetPdf.Size.LETTER : SheetPdf.Size.A4;
-        audit.add(
-                me,
-                Audit.What.EXPORTED,
-                job.vehicle().plate() + ", PDF" + (version > 0 ? " of version " + version : ""));
+        audit.add(me, Audit.What.EXPORTED, job.vehicle().plate() + (version > 0 ? " · " + version : ""));
         HttpHeaders headers = new HttpHeaders();
         headers.setContentType(MediaType.APPLICATION_PDF);
         headers.setContentDisposition(ContentDisposition.inline()
                 .filename("drop-sheet-" + job.vehicle().plate().replaceAll("[^A-Za-z0-9-]", "-") + ".pdf")
                 .build());
         return new ResponseEntity<>(
-                pdf.make(job.vehicle().plate() + ", drop sheet", body, foot, paper),
+                pdf.make(words.say("sheet.page", reader, "plate", job.vehicle().plate()), body, foot, paper),
                 headers,
                 org.springframework.http.HttpStatus.OK);
     }

@@ -8,6 +8,7 @@ import abbex.app.measure.JobSheets;
 import abbex.app.measure.SheetData;
 import abbex.app.page.Numerals;
 import abbex.app.page.Reader;
+import abbex.app.page.UnitWords;
 import abbex.app.page.Words;
 import abbex.app.prove.Proofs;
 import abbex.core.figure.Figure;
@@ -160,7 +161,7 @@ public record SheetView(
                     drops.rake().after().or(() -> drops.rake().before());
             angle.ifPresent(a -> heads.add(new Big(
                     words.say(drops.rake().after().isPresent() ? "sheet.rake.angle" : "sheet.rake.angle.arrived"),
-                    Words.degrees(a.value()),
+                    UnitWords.degrees(a.value()),
                     "",
                     lines(words.reason(a.reason(), reader)))));
             return heads;
@@ -171,7 +172,9 @@ public record SheetView(
             how.add(words.say(
                     "reason.uncertainty",
                     reader,
+                    "expanded",
                     f.value().expanded(),
+                    "k",
                     String.format(
                             java.util.Locale.ROOT,
                             "%.3g",
@@ -241,10 +244,11 @@ public record SheetView(
             List<Pair> pairs = new ArrayList<>();
             drops.sag().values().forEach(sag -> {
                 if (!sag.own().isEmpty()) {
-                    pairs.add(pair(Words.capital(words.say("sheet.sag.own", reader, sag.end())), sag.own()));
+                    pairs.add(pair(Words.capital(words.say("sheet.sag.own", reader, "end", sag.end())), sag.own()));
                 }
                 if (!sag.ridden().isEmpty()) {
-                    pairs.add(pair(Words.capital(words.say("sheet.sag.ridden", reader, sag.end())), sag.ridden()));
+                    pairs.add(
+                            pair(Words.capital(words.say("sheet.sag.ridden", reader, "end", sag.end())), sag.ridden()));
                 }
             });
             return pairs;
@@ -291,7 +295,7 @@ public record SheetView(
         /** How a drop came about, and what all readings together say of it. */
         private List<String> how(Figure<Estimate> drop, Corner corner, Method method) {
             List<String> how = new ArrayList<>(words.reason(drop.reason(), reader));
-            judged.adjusted(corner, method).ifPresent(all -> how.add(words.say("adjusted", reader, all)));
+            judged.adjusted(corner, method).ifPresent(all -> how.add(words.say("adjusted", reader, "all", all)));
             return how;
         }
 
@@ -309,8 +313,8 @@ public record SheetView(
                 drops.ends()
                         .get(end)
                         .leftRight()
-                        .forEach((method, both) ->
-                                pairs.add(pair(Words.capital(words.say("sheet.side", reader, end, method)), both)));
+                        .forEach((method, both) -> pairs.add(pair(
+                                Words.capital(words.say("sheet.side", reader, "end", end, "method", method)), both)));
             }
             return pairs;
         }
@@ -329,7 +333,8 @@ public record SheetView(
 
         private Pair withRake(Pair pair) {
             List<String> how = new ArrayList<>(pair.how());
-            judged.rakeChange().ifPresent(all -> how.add(Numerals.html(words.say("adjusted.rake", reader, all))));
+            judged.rakeChange()
+                    .ifPresent(all -> how.add(Numerals.html(words.say("adjusted.rake", reader, "all", all))));
             return new Pair(pair.name(), pair.before(), pair.now(), pair.change(), how);
         }
 
@@ -337,7 +342,7 @@ public record SheetView(
         private String rakeName() {
             return points.front().isEmpty() || points.rear().isEmpty()
                     ? words.say("sheet.rake")
-                    : words.say("sheet.rake.points", reader, points.rear(), points.front());
+                    : words.say("sheet.rake.points", reader, "rear", points.rear(), "front", points.front());
         }
 
         List<Pair> gaps() {

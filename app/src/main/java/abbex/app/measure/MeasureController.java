@@ -135,7 +135,7 @@ public class MeasureController {
                     refused.why().offers().stream().findFirst().orElse(""));
         } else if (outcome instanceof Sheets.Outcome.SentOther other) {
             refusal = new Walk.Refusal(
-                    where, raw, Numerals.html(words.say("problem.sent.other", Reader.of(me), other.raw())), "");
+                    where, raw, Numerals.html(words.say("problem.sent.other", Reader.of(me), "read", other.raw())), "");
         }
         return answer(me, opened, where, in, refusal, htmx);
     }

@@ -22,7 +22,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -32,8 +31,6 @@ import org.springframework.web.servlet.ModelAndView;
 /** The page of a sheet: what it opens and what it shows. */
 @Component
 class MeasurePages {
-    private static final Set<HeightFinding> DIFFERENCES =
-            Set.of(HeightFinding.STATE_PRESSURE, HeightFinding.STATE_DIFFERS);
 
     /** In this order a round is offered to go on with; the first of them is where a sheet begins. */
     private static final List<String> FIRST = List.of("BIKE", "HF", "RIM", "GF", "FG", "TG");
@@ -195,17 +192,20 @@ class MeasurePages {
             return null;
         }
         Judgement.Pair pair = o.judged().compared();
-        List<Object> differing = findings.stream()
-                .filter(f -> DIFFERENCES.contains((HeightFinding) f.code()))
-                .<Object>map(f -> f.code() == HeightFinding.STATE_PRESSURE
-                        ? words.say("compared.pressure", reader, f.values().get(0))
-                        : f.values().get(0))
-                .toList();
+        List<Object> differing =
+                findings.stream().flatMap(f -> differing(f, reader).stream()).toList();
         return new Compared(
                 words.say("stage." + o.all().sheets().get(pair.after()).stage()),
                 words.say("stage." + o.all().sheets().get(pair.before()).stage())
                         .toLowerCase(Locale.ENGLISH),
-                differing.isEmpty() ? "" : words.say("compared.differs", reader, differing));
+                differing.isEmpty() ? "" : words.say("compared.differs", reader, "items", differing));
+    }
+
+    private Optional<Object> differing(Finding finding, Reader reader) {
+        if (finding instanceof HeightFinding.StatePressure pressure) {
+            return Optional.of(words.say("compared.pressure", reader, "place", pressure.place()));
+        }
+        return finding instanceof HeightFinding.StateDiffers state ? Optional.of(state.item()) : Optional.empty();
     }
 
     /** How well all readings of the job go together, when some of them are to spare. */
@@ -216,9 +216,13 @@ class MeasurePages {
                 : words.say(
                         "fit",
                         reader,
+                        "readings",
                         Integer.toString(all.readings()),
+                        "chi",
                         String.format(Locale.ROOT, "%.1f", all.chiSquare()),
+                        "redundancy",
                         String.format(Locale.ROOT, "%.1f", all.spare()),
+                        "share",
                         oneIn(all.probability()));
     }
 

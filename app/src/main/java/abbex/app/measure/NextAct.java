@@ -72,14 +72,21 @@ class NextAct {
             return Optional.of(words.say(
                     asked.repeat() ? "next.repeat" : "next.settle",
                     reader,
+                    "place",
                     asked.spot().place(),
+                    "way",
                     asked.spot().way()));
         }
         return judged.suspects().stream()
                 .filter(s -> s.sheet() == newest)
                 .findFirst()
                 .map(s -> words.say(
-                        "next.again", reader, s.spot().place(), s.spot().way()));
+                        "next.again",
+                        reader,
+                        "place",
+                        s.spot().place(),
+                        "way",
+                        s.spot().way()));
     }
 
     /** The first spot in walking order that is still to read, of a round that is begun on the sheet if there is one. */
@@ -90,7 +97,7 @@ class NextAct {
                 .flatMap(round -> round.spots().stream()
                         .filter(spot -> before == sheet || before.at(spot).isPresent())
                         .filter(spot -> sheet.at(spot).isEmpty())
-                        .map(spot -> words.say("next.spot", reader, spot.place(), spot.way())))
+                        .map(spot -> words.say("next.spot", reader, "place", spot.place(), "way", spot.way())))
                 .findFirst();
     }
 

@@ -142,10 +142,10 @@ class PointController {
             return words.say("problem.unprintable");
         }
         if (opened.own().size() >= MOST) {
-            return words.say("problem.point.many", reader, Integer.toString(MOST));
+            return words.say("problem.point.many", reader, "most", Integer.toString(MOST));
         }
         boolean there = opened.own().stream()
                 .anyMatch(p -> p.name().toLowerCase(Locale.ROOT).equals(name.toLowerCase(Locale.ROOT)));
-        return there ? words.say("problem.point.there", reader, name) : "";
+        return there ? words.say("problem.point.there", reader, "name", name) : "";
     }
 }

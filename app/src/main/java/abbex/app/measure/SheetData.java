@@ -1,5 +1,6 @@
 package abbex.app.measure;
 
+import abbex.app.facts.Fact;
 import abbex.app.rules.ShopRules;
 import abbex.core.figure.Place;
 import abbex.core.heights.Basis;
@@ -8,7 +9,7 @@ import abbex.core.heights.HeightSheet;
 import abbex.core.heights.SheetState;
 import abbex.core.heights.Spot;
 import abbex.core.heights.Stage;
-import abbex.core.heights.StandIn;
+import abbex.core.heights.SubstituteBaseline;
 import abbex.core.units.Pressure;
 import abbex.core.vehicle.Places;
 import java.time.LocalDate;
@@ -44,12 +45,12 @@ public final class SheetData {
     private Basis basis(ShopRules rules) {
         LocalDate day = LocalDate.ofInstant(row.madeAt(), ZoneOffset.UTC);
         Optional<Floor> floor = rules.floor(said(SheetState.Item.BAY.name()), day);
-        StandIn standIn = StateItem.standIn(said(StateItem.STAND_IN)).orElse(StandIn.NONE);
+        SubstituteBaseline standIn = StateItem.standIn(said(StateItem.STAND_IN)).orElse(SubstituteBaseline.NONE);
         return new Basis(
                 stage,
                 rules.repeatability(),
                 floor,
-                row.first() ? standIn : StandIn.NONE,
+                row.first() ? standIn : SubstituteBaseline.NONE,
                 StateItem.arches(said(StateItem.ARCHES)).orElse(java.util.Set.of()));
     }
 
@@ -86,6 +87,23 @@ public final class SheetData {
     /** What the core compares. */
     public HeightSheet heights() {
         return heights;
+    }
+
+    /** What kind of fact an item of the state is; none for its stage, which is a fact of the sheet. */
+    public Optional<Fact.Kind> fact(String item) {
+        if (item.startsWith(StateItem.PRESSURE)) {
+            return Optional.of(Fact.Kind.PRESSURE);
+        }
+        return switch (item) {
+            case StateItem.STAGE -> Optional.empty();
+            case StateItem.STAND_IN -> Optional.of(Fact.Kind.STAND_IN);
+            default -> Optional.of(Fact.Kind.STATE);
+        };
+    }
+
+    /** The code of the wheel whose pressure an item is. */
+    public static String wheel(String item) {
+        return item.substring(StateItem.PRESSURE.length());
     }
 
     private SheetState sheetState() {

@@ -218,8 +218,8 @@ public class Sheets {
             audit.add(
                     by,
                     Audit.What.CORRECTED,
-                    "sheet " + sheet.seq() + ", " + spot.place().code() + " "
-                            + spot.way().code() + ": " + last.raw() + " to " + raw);
+                    sheet.seq() + ", " + spot.place().code() + " " + spot.way().code() + ": " + last.raw() + " – "
+                            + raw);
         }
         log.append(by, sheet, spot, client, act, raw, read.value(), last == null ? null : last.id(), null, at);
         return new Outcome.Stored(false);

@@ -82,16 +82,18 @@ class StateController {
             return "";
         }
         if (item.startsWith(StateItem.PRESSURE) && Pressure.parse(text).isEmpty()) {
-            return words.say("problem.pressure", reader, text);
+            return words.say("problem.pressure", reader, "read", text);
         }
         if (item.equals(SheetState.Item.STAND_LEAN.name())
                 && SheetState.degrees(text).isEmpty()) {
             return words.say("problem.degrees");
         }
         if (item.equals(StateItem.ARCHES) && StateItem.arches(text).isEmpty()) {
-            return words.say("problem.arches", reader, text);
+            return words.say("problem.arches", reader, "read", text);
         }
         List<String> choices = StateItem.choices(item);
-        return choices.isEmpty() || choices.contains(text) ? "" : words.say("problem.choice.unknown", reader, text);
+        return choices.isEmpty() || choices.contains(text)
+                ? ""
+                : words.say("problem.choice.unknown", reader, "read", text);
     }
 }

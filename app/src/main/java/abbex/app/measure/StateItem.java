@@ -3,7 +3,7 @@ package abbex.app.measure;
 import abbex.core.figure.Place;
 import abbex.core.heights.SheetState;
 import abbex.core.heights.Stage;
-import abbex.core.heights.StandIn;
+import abbex.core.heights.SubstituteBaseline;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.Places;
 import abbex.core.vehicle.Vehicle;
@@ -55,7 +55,8 @@ final class StateItem {
     static List<String> choices(String item) {
         return switch (item) {
             case STAGE -> Stage.later().stream().map(Enum::name).toList();
-            case STAND_IN -> Stream.of(StandIn.values()).map(Enum::name).toList();
+            case STAND_IN ->
+                Stream.of(SubstituteBaseline.values()).map(Enum::name).toList();
             default -> List.of();
         };
     }
@@ -78,8 +79,10 @@ final class StateItem {
         return Stage.later().stream().filter(s -> s.name().equals(text)).findFirst();
     }
 
-    static Optional<StandIn> standIn(String text) {
-        return Stream.of(StandIn.values()).filter(s -> s.name().equals(text)).findFirst();
+    static Optional<SubstituteBaseline> standIn(String text) {
+        return Stream.of(SubstituteBaseline.values())
+                .filter(s -> s.name().equals(text))
+                .findFirst();
     }
 
     /** Corners such as {@code LF RR}; empty when the text is something else. */

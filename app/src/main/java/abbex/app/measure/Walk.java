@@ -170,10 +170,10 @@ public record Walk(
             String how;
             if (one.atPlace()) {
                 name = brief(first.place());
-                how = words.say("round.at", reader, first.place());
+                how = words.say("round.at", reader, "place", first.place());
             } else if (first.way() instanceof PointMethod way && way.named()) {
                 name = way.name();
-                how = words.say("round.own", reader, way);
+                how = words.say("round.own", reader, "name", way);
             } else {
                 String key = (first.way().code().equals(one.code()) ? "method." : "round.") + one.code();
                 name = words.say(key);
@@ -280,7 +280,7 @@ public record Walk(
                     ? o
                             .judged()
                             .adjusted(spot.corner(), spot.method())
-                            .map(d -> words.say("adjusted", reader, d))
+                            .map(d -> words.say("adjusted", reader, "all", d))
                             .stream()
                     : Stream.empty();
             return Numerals.html(Stream.concat(words.reason(drop.reason(), reader).stream(), adjusted)
@@ -312,8 +312,8 @@ public record Walk(
                     .filter(s -> s.sheet() == number && s.spot().equals(spot))
                     .findFirst()
                     .map(s -> suspects.size() > 1
-                            ? words.say("suspect.one.of", reader, suspects.size())
-                            : words.say("suspect.others", reader, s.probable()))
+                            ? words.say("suspect.one.of", reader, "count", suspects.size())
+                            : words.say("suspect.others", reader, "others", s.probable()))
                     .map(Numerals::html)
                     .orElse("");
         }

@@ -29,6 +29,7 @@ public class Audit {
         EXPORTED,
         CUSTOMER_BLANKED,
         LIMITS_SET,
+        CLEARANCES_SET,
         WALK_SET,
         POINT_NAMED,
         POINT_AT_REST,

@@ -73,6 +73,7 @@ class SecuritySettings {
                                 "/icons.svg",
                                 "/shapes.svg",
                                 "/favicon.svg",
+                                "/no-network",
                                 "/error")
                         .permitAll()
                         .requestMatchers("/people/**", "/audit", "/keys/**", "/rules/**", "/gaps/set")

@@ -79,6 +79,6 @@ class NeededGaps {
                         .update();
             }
         }
-        audit.add(by, Audit.What.LIMITS_SET, "needed gaps");
+        audit.add(by, Audit.What.CLEARANCES_SET, "");
     }
 }

@@ -71,7 +71,7 @@ class ProbeController {
             problems.put(
                     "clock",
                     new ProvePages.Problem(Numerals.html(
-                            words.say("problem.clock", Reader.of(me), parameters.getOrDefault("clock", "")))));
+                            words.say("problem.clock", Reader.of(me), "read", parameters.getOrDefault("clock", "")))));
         }
         Optional<TapeReading> gap = gap(me, parameters.getOrDefault("gap", "").strip(), problems);
         if (probes.of(me.shop(), job.vehicle().id()).size() >= MOST) {
@@ -132,7 +132,7 @@ class ProbeController {
             problems.put(
                     "gap",
                     new ProvePages.Problem(
-                            Numerals.html(words.say("problem.probe.wide", Reader.of(me), raw, WIDEST)),
+                            Numerals.html(words.say("problem.probe.wide", Reader.of(me), "read", raw, "most", WIDEST)),
                             millimetres ? raw + " mm" : ""));
             return Optional.empty();
         }

@@ -1,15 +1,17 @@
 package abbex.app.prove;
 
 import abbex.app.arrive.Job;
+import abbex.app.facts.Fact;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.core.clearance.Eye;
+import abbex.core.clearance.ProbePlace;
+import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.VehicleKind;
+import java.math.BigDecimal;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import org.springframework.stereotype.Service;
 
 /** What clears at a stay's corners, for other stations: every corner where something is known. */
@@ -89,33 +91,50 @@ public class Proofs {
                 .toList();
     }
 
-    /** Every probe and mark, by name, as typed. */
-    public Map<String, String> inputs(Job job) {
-        Map<String, String> inputs = new LinkedHashMap<>();
-        probes.of(job.shop(), job.vehicle().id())
-                .forEach(p -> inputs.merge(
-                        "probe " + p.corner() + " "
-                                + words.say("probe." + p.probe().place()) + " "
-                                + p.probe().clock(),
-                        p.raw().replaceAll("\\s+", " ") + " "
-                                + words.say("face." + p.probe().face()),
-                        (a, b) -> a + " and " + b));
-        drives.newest(job.shop(), job.vehicle().id()).ifPresent(drive -> {
-            inputs.put(
-                    "road test",
-                    "bump " + drive.bump() + (drive.locks() ? ", both locks" : "") + (drive.hung() ? ", hung" : "")
-                            + ", lean " + drive.lean());
-            drive.marks()
-                    .forEach(m -> inputs.put(
-                            "mark " + m.corner() + " " + words.say("probe." + m.place()) + " " + m.clock(),
-                            words.say("face." + m.face())));
-        });
-        for (var corner : CornerCases.corners(job)) {
-            cases.of(job, corner)
-                    .ifPresent(c -> c.taken()
-                            .forEach(t -> inputs.put(
-                                    "in the plan " + corner + " " + t.dose().remedy(), say.dose(t.dose()))));
+    /** Every probe and mark as typed, the road test, the remedies in the plan. */
+    public List<Fact> facts(Job job) {
+        List<Fact> facts = new ArrayList<>();
+        for (ProbeRow p : probes.of(job.shop(), job.vehicle().id())) {
+            facts.add(Fact.of(
+                    Fact.Kind.PROBE,
+                    at(p.corner(), p.probe().place(), p.probe().clock()),
+                    Fact.line(p.raw()),
+                    p.probe().face().name()));
         }
-        return inputs;
+        drives.newest(job.shop(), job.vehicle().id()).ifPresent(drive -> facts.addAll(drive(drive)));
+        for (Corner corner : CornerCases.corners(job)) {
+            cases.of(job, corner).stream()
+                    .flatMap(c -> c.taken().stream())
+                    .forEach(t -> facts.add(Fact.of(
+                            Fact.Kind.REMEDY,
+                            List.of(corner.name(), t.dose().remedy().name()),
+                            ProveWords.amount(t.dose()),
+                            ProveWords.unit(t.dose()))));
+        }
+        return facts;
+    }
+
+    private static List<Fact> drive(Drive drive) {
+        List<String> far = new ArrayList<>();
+        for (Corner corner : Corner.WALK) {
+            far.add(plain(drive.bump().get(corner)));
+        }
+        far.addAll(List.of(Boolean.toString(drive.locks()), Boolean.toString(drive.hung()), plain(drive.lean())));
+        List<Fact> facts = new ArrayList<>();
+        facts.add(new Fact(Fact.Kind.ROAD_TEST, List.of(), far));
+        drive.marks()
+                .forEach(m -> facts.add(Fact.of(
+                        Fact.Kind.ROAD_MARK,
+                        at(m.corner(), m.place(), m.clock()),
+                        m.face().name())));
+        return facts;
+    }
+
+    private static List<String> at(Corner corner, ProbePlace place, double clock) {
+        return List.of(corner.name(), place.name(), plain(clock));
+    }
+
+    private static String plain(double number) {
+        return BigDecimal.valueOf(number).stripTrailingZeros().toPlainString();
     }
 }

@@ -262,8 +262,11 @@ public class ProvePages {
                         new Problem(words.say(
                                 "problem.range",
                                 ANY,
+                                "read",
                                 HtmlUtils.htmlEscape(text),
+                                "least",
                                 plain(field.least()),
+                                "most",
                                 plain(field.most()))));
             }
         }

@@ -96,27 +96,29 @@ class ProveWords {
         String face = words.say("face." + probe.face());
         String by = " (" + known.by() + ")";
         if (known.mark() && known.read().isEmpty()) {
-            return Numerals.html(words.say("taken.unread", reader, face) + by);
+            return Numerals.html(words.say("taken.unread", reader, "face", face) + by);
         }
         if (known.mark()) {
-            return Numerals.html(words.say("taken.mark", reader, face) + by + ": ")
+            return Numerals.html(words.say("taken.mark", reader, "face", face) + by + ": ")
                     + cause(known.read().orElseThrow(), reader);
         }
-        String said = Numerals.html(words.say("taken.probe", reader, known.raw(), face) + by);
+        String said = Numerals.html(words.say("taken.probe", reader, "read", known.raw(), "face", face) + by);
         if (known.read().isPresent()) {
-            return said + Numerals.html("; " + words.say("taken.marked", reader, probe.gap())) + ": "
+            return said + Numerals.html("; " + words.say("taken.marked", reader, "gap", probe.gap())) + ": "
                     + cause(known.read().get(), reader);
         }
         if (known.moved() && probe.gap().sign() == 0) {
-            return said + Numerals.html("; " + words.say("taken.unread", reader, face));
+            return said + Numerals.html("; " + words.say("taken.unread", reader, "face", face));
         }
-        return known.moved() ? said + Numerals.html("; " + words.say("taken.unmarked", reader, probe.gap())) : said;
+        return known.moved()
+                ? said + Numerals.html("; " + words.say("taken.unmarked", reader, "gap", probe.gap()))
+                : said;
     }
 
     /** What made a mark, and how much air there would be without it. */
     String cause(RoadTest.Mark mark, Reader reader) {
         return Numerals.html(
-                words.say("cause." + mark.cause(), reader, Length.ofRoundedMm(Math.max(0, mark.without()))));
+                words.say("cause." + mark.cause(), reader, "left", Length.ofRoundedMm(Math.max(0, mark.without()))));
     }
 
     static String mark(Verdict.Word word) {
@@ -182,7 +184,9 @@ class ProveWords {
                 Numerals.html(words.say(
                         "remedy.proof",
                         reader,
+                        "place",
                         words.say("probe." + tightest.place()),
+                        "gap",
                         Length.ofRoundedMm(tightest.least().gap()))),
                 cure.doses().stream()
                         .map(d -> d.remedy().name() + ":" + d.steps())
@@ -192,12 +196,23 @@ class ProveWords {
     /** Such as "less drop by 15 mm". */
     String dose(Cure.Dose dose) {
         Remedy remedy = dose.remedy();
-        String amount = switch (remedy) {
-            case CAMBER -> String.format(Locale.ROOT, "%.1f°", dose.amount() / 10.0);
-            case LOWER_ASPECT -> Integer.toString(dose.amount());
-            default -> dose.amount() + " mm";
+        return words.say("remedy." + remedy) + " " + amount(dose) + words.say("fact.unit." + unit(dose));
+    }
+
+    /** How much of a remedy, in its unit. */
+    static String amount(Cure.Dose dose) {
+        return dose.remedy() == Remedy.CAMBER
+                ? String.format(Locale.ROOT, "%.1f", dose.amount() / 10.0)
+                : Integer.toString(dose.amount());
+    }
+
+    /** The code of the unit of a remedy's amount. */
+    static String unit(Cure.Dose dose) {
+        return switch (dose.remedy()) {
+            case CAMBER -> "DEGREES";
+            case LOWER_ASPECT -> "POINTS";
+            default -> "MM";
         };
-        return words.say("remedy." + remedy) + " " + amount;
     }
 
     /** Two probes that cannot both be true, by their names. */
@@ -207,8 +222,11 @@ class ProveWords {
         return Numerals.html(words.say(
                 "contradiction." + c.why(),
                 reader,
+                "one",
                 name(a.probed().probe()) + told(a),
+                "other",
                 name(b.probed().probe()) + told(b),
+                "by",
                 Length.ofRoundedMm(c.by())));
     }
 
@@ -228,14 +246,16 @@ class ProveWords {
         boolean touched = corner.known().stream().anyMatch(k -> k.read().isPresent());
         String day = reader.day(drive.at());
         if (!touched && corner.driven()) {
-            return words.say("driven.all", reader, day, drive.by());
+            return words.say("driven.all", reader, "day", day, "by", drive.by());
         }
         String far = words.say(
                 drive.locks() ? "driven.locks" : "driven.straight",
                 reader,
+                "bump",
                 Long.toString(Math.round(drive.bump().get(corner.corner()))),
+                "lean",
                 BigDecimal.valueOf(drive.lean()).stripTrailingZeros().toPlainString());
-        return words.say(touched ? "driven.marked" : "driven.part", reader, day, drive.by(), far);
+        return words.say(touched ? "driven.marked" : "driven.part", reader, "day", day, "by", drive.by(), "far", far);
     }
 
     List<ProvePage.Line> eye(Eye eye, Reader reader) {

@@ -121,7 +121,7 @@ class RoadController {
             problems.put(
                     "clock",
                     new ProvePages.Problem(Numerals.html(
-                            words.say("problem.clock", Reader.of(me), parameters.getOrDefault("clock", "")))));
+                            words.say("problem.clock", Reader.of(me), "read", parameters.getOrDefault("clock", "")))));
         } else if (drive.at(corner, cases.plan(job, corner.end()))
                 .mark(place, clock.get(), face)
                 .isEmpty()) {
@@ -158,8 +158,8 @@ class RoadController {
         }
         problems.put(
                 name,
-                new ProvePages.Problem(
-                        Numerals.html(words.say("problem.range", ProvePages.ANY, text, "0", ProvePages.plain(most)))));
+                new ProvePages.Problem(Numerals.html(words.say(
+                        "problem.range", ProvePages.ANY, "read", text, "least", "0", "most", ProvePages.plain(most)))));
         return 0;
     }
 
@@ -173,8 +173,11 @@ class RoadController {
                 drive.map(d -> words.say(
                                         d.locks() ? "road.told.locks" : "road.told",
                                         ProvePages.ANY,
+                                        "day",
                                         reader.full(d.at()),
+                                        "by",
                                         d.by(),
+                                        "lean",
                                         ProvePages.plain(d.lean()))
                                 + (d.hung() ? " " + words.say("road.told.hung") : ""))
                         .orElse(""));

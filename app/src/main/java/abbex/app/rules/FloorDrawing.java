@@ -44,9 +44,15 @@ public record FloorDrawing(String bay, String since, String by, List<Pad> pads, 
                 survey.bay(),
                 survey.since() == null
                         ? words.say("floor.always")
-                        : words.say("floor.since", reader, DAY.format(survey.since())),
+                        : words.say("floor.since", reader, "day", DAY.format(survey.since())),
                 survey.by(),
                 pads,
-                Numerals.html(words.say("floor.brings", reader, floor.diagonal(Method.GF), floor.diagonal(Method.HF))));
+                Numerals.html(words.say(
+                        "floor.brings",
+                        reader,
+                        "ground",
+                        floor.diagonal(Method.GF),
+                        "hub",
+                        floor.diagonal(Method.HF))));
     }
 }

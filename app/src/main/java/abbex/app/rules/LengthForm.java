@@ -73,7 +73,7 @@ public final class LengthForm {
         } catch (DateTimeParseException none) {
             // Said below, as for a year that nobody means.
         }
-        problem(field, words.say("problem.day", Reader.of(me), text(field)));
+        problem(field, words.say("problem.day", Reader.of(me), "read", text(field)));
         return null;
     }
 }

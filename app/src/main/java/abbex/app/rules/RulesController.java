@@ -61,7 +61,15 @@ class RulesController {
                 } else {
                     form.problem(
                             limit.name(),
-                            words.say("problem.limit", Reader.of(me), length.raw(), limit.least(), limit.most()));
+                            words.say(
+                                    "problem.limit",
+                                    Reader.of(me),
+                                    "read",
+                                    length.raw(),
+                                    "least",
+                                    limit.least(),
+                                    "most",
+                                    limit.most()));
                 }
             });
         }
@@ -69,7 +77,7 @@ class RulesController {
         if (all.of(Limit.SIDES_ACCEPT).compareTo(all.of(Limit.SIDES_GOOD)) < 0) {
             form.problem(
                     Limit.SIDES_ACCEPT.name(),
-                    words.say("problem.limit.order", Reader.of(me), all.of(Limit.SIDES_GOOD)));
+                    words.say("problem.limit.order", Reader.of(me), "good", all.of(Limit.SIDES_GOOD)));
         }
         if (!form.fits()) {
             return page(me, form);
@@ -96,7 +104,7 @@ class RulesController {
             }
         }
         LengthForm form = new LengthForm(me, words, Map.of());
-        form.problem("walk", words.say("problem.choice.unknown", Reader.of(me), walk));
+        form.problem("walk", words.say("problem.choice.unknown", Reader.of(me), "read", walk));
         return page(me, form);
     }
 
@@ -116,7 +124,7 @@ class RulesController {
         for (Corner corner : Corner.WALK) {
             form.read(corner.name()).ifPresent(pad -> pads.put(corner, pad));
             if (form.text(corner.name()).isEmpty()) {
-                form.problem(corner.name(), words.say("problem.pad", Reader.of(me), corner));
+                form.problem(corner.name(), words.say("problem.pad", Reader.of(me), "corner", corner));
             }
         }
         if (!form.fits()) {

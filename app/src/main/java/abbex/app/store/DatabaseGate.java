@@ -1,5 +1,6 @@
 package abbex.app.store;
 
+import abbex.app.words.Bundles;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
@@ -33,26 +34,27 @@ class DatabaseGate {
             <meta name="viewport" content="width=device-width, initial-scale=1">
             <meta http-equiv="refresh" content="3"><link rel="stylesheet" href="/app.css"></head>
             <body><main class="sheet-page narrow"><h1>%1$s</h1>
-            <p>%2$s Nothing that was confirmed is lost, and what you typed is kept on this device. The page tries again by
-            itself.</p></main></body></html>
+            <p>%2$s</p></main></body></html>
             """;
 
     private static final String PROBLEM = """
-            {"type":"about:blank","title":"%s","status":503,"detail":"%s Nothing was stored. Send the same request again in some seconds."}
+            {"type":"about:blank","title":"%s","status":503,"detail":"%s"}
             """;
 
     @Bean
-    FilterRegistrationBean<OncePerRequestFilter> gate(DataSource database) {
-        FilterRegistrationBean<OncePerRequestFilter> gate = new FilterRegistrationBean<>(new Gate(database));
+    FilterRegistrationBean<OncePerRequestFilter> gate(DataSource database, Bundles words) {
+        FilterRegistrationBean<OncePerRequestFilter> gate = new FilterRegistrationBean<>(new Gate(database, words));
         gate.setOrder(Ordered.HIGHEST_PRECEDENCE + 10);
         return gate;
     }
 
     private static final class Gate extends OncePerRequestFilter {
         private final DataSource database;
+        private final Bundles words;
         private volatile long fineAt = Long.MIN_VALUE;
 
-        Gate(DataSource database) {
+        Gate(DataSource database, Bundles words) {
+            this.words = words;
             this.database = database;
         }
 
@@ -127,14 +129,17 @@ class DatabaseGate {
             }
         }
 
-        private static void say(Trouble trouble, HttpServletRequest request, HttpServletResponse response)
-                throws IOException {
+        private void say(Trouble trouble, HttpServletRequest request, HttpServletResponse response) throws IOException {
             boolean api = request.getServletPath().startsWith("/api/");
             response.setStatus(HttpServletResponse.SC_SERVICE_UNAVAILABLE);
             response.setHeader("Retry-After", "3");
             response.setHeader("Cache-Control", "no-store");
             response.setContentType(api ? "application/problem+json" : "text/html;charset=UTF-8");
-            String body = (api ? PROBLEM : PAGE).formatted(trouble.title, trouble.sentence);
+            String key = "trouble." + trouble;
+            String body = (api ? PROBLEM : PAGE)
+                    .formatted(
+                            words.pattern(key + ".title"),
+                            words.pattern(key) + " " + words.pattern(api ? "trouble.api" : "trouble.page"));
             response.getOutputStream().write(body.getBytes(StandardCharsets.UTF_8));
         }
     }

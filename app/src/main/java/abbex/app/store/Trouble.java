@@ -8,25 +8,13 @@ import java.sql.SQLTransientConnectionException;
 import java.util.Optional;
 import java.util.Set;
 
-/** Why the database takes nothing just now, with the sentence that people read. */
+/** Why the database takes nothing just now, by the key of its words. */
 enum Trouble {
-    AWAY(
-            "One moment",
-            "The application cannot reach its database; ./abbex start on the shop’s computer brings it back."),
-    FULL(
-            "The disk is full",
-            "The shop’s computer has no room left on its disk, so nothing can be stored: make room on it.");
+    AWAY,
+    FULL;
 
     /** Error codes of a full disk: ER_DISK_FULL, ER_ERROR_ON_WRITE, ER_RECORD_FILE_FULL, ER_TEMP_FILE_WRITE_FAILURE. */
     private static final Set<Integer> FULL_CODES = Set.of(1021, 3, 1114, 1878);
-
-    final String title;
-    final String sentence;
-
-    Trouble(String title, String sentence) {
-        this.title = title;
-        this.sentence = sentence;
-    }
 
     /** What a failure says of the database; empty when it is no trouble of the database's. */
     static Optional<Trouble> of(Throwable thrown) {

@@ -138,7 +138,7 @@ class ComputeDropTest {
                     400 | {"after":{"stage":"LATER"}} | after.stage | FIRST_SET_DOWN
                     400 | {"before":{"standIn":"COUSIN"}} | before.standIn | NONE
                     400 | {"after":{"arches":"LF,RF"}} | after.arches | LF RR
-                    400 | {"limits":{"RIM":"0"},"before":{"HF":{"LF":"14"}}} | limits.RIM | from 0.1 mm to 25 mm
+                    400 | {"limits":{"RIM":"0"},"before":{"HF":{"LF":"14"}}} | limits.RIM | 0.1 mm – 25 mm
                     400 | {"before":[]} | before | {…}
                     400 | [] | ~~ | {…}
                     422 | {} | - | -

@@ -6,6 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import abbex.app.people.People;
 import abbex.app.people.Person;
 import abbex.app.people.Role;
+import abbex.app.support.Said;
 import abbex.app.support.Shop;
 import abbex.app.support.Visitor;
 import abbex.core.units.Graduation;
@@ -65,32 +66,32 @@ class ArriveTest {
 
     @ParameterizedTest(name = "{0} = {1}")
     @CsvSource(delimiter = '|', textBlock = """
-                    WHEELBASE    | 26,5 | a comma may be
-                    WHEELBASE    | -100 | below nought
-                    promiseFRONT | 1 17/16 | a whole inch or more
-                    promiseToREAR | 1 | The first number of the range is missing
-                    promiseFRONT | 30 | Take 30 mm
-                    WHEELBASE    | 104 mm | too short to be true
-                    kind         | SPACESHIP | none of the choices
-                    tyreFront    | 12345678901234567890123456789012345678901 | At most 40 characters
+                    WHEELBASE    | 26,5 | refusal.COMMA
+                    WHEELBASE    | -100 | refusal.MINUS
+                    promiseFRONT | 1 17/16 | refusal.IMPROPER
+                    promiseToREAR | 1 | problem.promise.first
+                    promiseFRONT | 30 | arrive.take
+                    WHEELBASE    | 104 mm | problem.short
+                    kind         | SPACESHIP | problem.choice
+                    tyreFront    | 12345678901234567890123456789012345678901 | problem.long.40
                     """)
     void a_field_that_cannot_be_taken_says_why_and_keeps_its_text(String field, String text, String says) {
         HttpResponse<String> answer = receive(fresh(), "AR " + fresh().substring(0, 6), field, text);
         assertEquals(422, answer.statusCode());
-        assertTrue(answer.body().contains(says), answer.body());
+        assertTrue(answer.body().contains(Said.part(says)), answer.body());
         assertTrue(field.equals("kind") || answer.body().contains(text), "the text is still there");
         assertTrue(answer.body().contains("test wagon"), "and so are the others");
     }
 
     @Test
     void a_plate_is_needed_and_never_taken_from_another_vehicle() {
-        assertTrue(receive(fresh(), " ").body().contains("The plate is missing"));
-        assertTrue(receive(fresh(), "---").body().contains("At least one letter or digit"));
+        assertTrue(receive(fresh(), " ").body().contains(Said.part("problem.plate.missing")));
+        assertTrue(receive(fresh(), "---").body().contains(Said.part("problem.plate")));
         String job = fresh();
         receive(job, "AR " + job.substring(0, 6));
         HttpResponse<String> taken = orla.post("/jobs/" + job + "/arrive", "job", job, "plate", "kt4 207", "name", "x");
         assertEquals(422, taken.statusCode());
-        assertTrue(taken.body().contains("belongs to another vehicle"));
+        assertTrue(taken.body().contains(Said.part("problem.plate.other")));
     }
 
     @Test
@@ -129,7 +130,7 @@ class ArriveTest {
                         .statusCode());
         HttpResponse<String> floor = lead.get("/");
         assertEquals(200, floor.statusCode());
-        assertTrue(floor.body().contains("Nothing stands on the floor"));
+        assertTrue(floor.body().contains(Said.part("board.empty")));
     }
 
     private static String location(HttpResponse<String> answer) {
@@ -141,7 +142,7 @@ class ArriveTest {
         HttpResponse<String> answer =
                 orla.post("/account", "unit", "in", "tape", "1/16 in", "zone", "Moon/Sea", "theme", "auto");
         assertEquals(422, answer.statusCode());
-        assertTrue(answer.body().contains("“Moon/Sea” is no time zone"));
+        assertTrue(answer.body().contains(Said.by("problem.zone", "read", "Moon/Sea")));
     }
 
     @Test
@@ -155,7 +156,7 @@ class ArriveTest {
         assertTrue(orla.get("/").body().contains("Bay 9"));
         assertTrue(orla.post("/jobs/" + job + "/move", "place", "OUT", "due", "soon")
                 .body()
-                .contains("“soon” is no date"));
+                .contains(Said.by("problem.due", "read", "soon")));
         orla.post("/jobs/" + job + "/move", "place", "GONE");
     }
 }

@@ -5,11 +5,14 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import abbex.app.facts.Fact;
+import abbex.app.facts.Facts;
 import abbex.app.support.Jobs;
+import abbex.app.support.Said;
 import abbex.app.support.Shop;
 import abbex.app.support.Visitor;
 import java.io.IOException;
-import java.util.Map;
+import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.UUID;
@@ -83,19 +86,19 @@ class HandoverTest {
         String job = measured();
         orla.post("/jobs/" + job + "/hand-over");
         String first = paper(page("/jobs/" + job + "/sheet?version=1"));
-        assertTrue(first.contains("Front is as promised"));
+        assertTrue(first.contains(Said.by("finding.AS_PROMISED.title", "place", "Front")));
         orla.post("/jobs/" + job + "/hand-over");
         assertEquals(
                 404, orla.get("/jobs/" + job + "/sheet?version=2").statusCode(), "nothing changed, nothing frozen");
 
         walk(job, "HF", "13 3/8", "13 5/16", "13 5/8", "13 5/8");
-        assertTrue(page("/jobs/" + job + "/sheet").contains("Changed since it was handed over"));
+        assertTrue(page("/jobs/" + job + "/sheet").contains(Said.part("sheet.changes")));
         assertEquals(first, paper(page("/jobs/" + job + "/sheet?version=1")), "version 1 stays as it left");
         orla.post("/jobs/" + job + "/hand-over");
         String second = page("/jobs/" + job + "/sheet?version=2");
-        assertTrue(second.contains("What this version changed"));
+        assertTrue(second.contains(Said.part("sheet.changes.version")));
         assertTrue(second.contains("<del>13 3/8 (OV)</del>") && second.contains("<ins>13 5/16 (OV)</ins>"));
-        assertTrue(page("/").contains("Due back"), "its return is booked");
+        assertTrue(page("/").contains(Said.part("next.back")), "its return is booked");
     }
 
     private static String paper(String page) {
@@ -107,7 +110,7 @@ class HandoverTest {
     @Test
     void nothing_to_compare_is_not_handed_over() {
         String job = received();
-        assertTrue(page("/jobs/" + job + "/sheet").contains("Nothing can be compared yet"));
+        assertTrue(page("/jobs/" + job + "/sheet").contains(Said.part("sheet.incomplete")));
         orla.post("/jobs/" + job + "/hand-over");
         assertEquals(404, orla.get("/jobs/" + job + "/sheet?version=1").statusCode());
     }
@@ -130,7 +133,7 @@ class HandoverTest {
                 "14 1/2",
                 "client",
                 UUID.randomUUID().toString());
-        assertTrue(page("/jobs/" + job + "/sheet").contains("was corrected later"));
+        assertTrue(page("/jobs/" + job + "/sheet").contains(Said.part("finding.BEFORE_CORRECTED_LATER.title")));
     }
 
     @ParameterizedTest
@@ -154,10 +157,10 @@ class HandoverTest {
             }
             assertEquals(Set.of("IBMPlexSans-Regular", "IBMPlexSans-SemiBold"), faces);
             String text = new PDFTextStripper().getText(document);
-            assertTrue(text.contains("drop sheet"), text);
+            assertTrue(text.contains(Said.part("sheet.title")), text);
             assertTrue(text.contains("14 ³⁄₈") || text.contains("14\u202f³⁄₈"), text);
-            assertTrue(text.contains("version 1, handed over"), text);
-            assertFalse(text.contains("Source:"), "the workings stay on the page");
+            assertTrue(text.contains(Said.part("sheet.version.by")), text);
+            assertFalse(text.contains(Said.part("reason.source")), "the workings stay on the page");
             assertFalse(text.contains("#") && text.contains("\uFFFD"), text);
         }
     }
@@ -179,8 +182,16 @@ class HandoverTest {
 
     @Test
     void changes_are_named() {
+        Facts was = Facts.of(
+                List.of(Fact.of(Fact.Kind.KIT, List.of(), "springs"), Fact.of(Fact.Kind.ODOMETER, List.of(), "1")));
+        Facts is = Facts.of(List.of(
+                Fact.of(Fact.Kind.ODOMETER, List.of(), "2"),
+                Fact.of(Fact.Kind.PROBE, List.of("LF", "STRUT", "12"), "5/8", "TREAD"),
+                Fact.of(Fact.Kind.KIT, List.of(), "springs")));
         assertEquals(
-                java.util.List.of(new Handovers.Change("a", "1", "2"), new Handovers.Change("b", "—", "3")),
-                Handovers.changes(Map.of("a", "1", "c", "4"), Map.of("a", "2", "b", "3", "c", "4")));
+                List.of(Fact.Kind.ODOMETER, Fact.Kind.PROBE),
+                is.since(was).stream().map(Facts.Change::kind).toList());
+        assertEquals(is.all(), Facts.parse(is.stored()).all(), "read back as it was kept");
+        assertEquals(List.of(), Facts.parse(is.stored()).since(is));
     }
 }

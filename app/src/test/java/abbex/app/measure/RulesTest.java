@@ -7,6 +7,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import abbex.app.people.People;
 import abbex.app.people.Person;
 import abbex.app.people.Role;
+import abbex.app.support.Said;
 import abbex.app.support.Shop;
 import abbex.app.support.Visitor;
 import abbex.core.units.Graduation;
@@ -65,16 +66,18 @@ class RulesTest {
         read(lead, arrived, "HF", "14", "14", "14 1/2", "14 1/2");
         String down = where(lead.post("/jobs/" + job + "/set-down", "stage", "FIRST_SET_DOWN"));
         read(lead, down, "HF", "13", "13 1/4", "13 1/2", "13 1/2");
-        assertFalse(lead.get(down).body().contains("Front: left and right agree"), "1/4 in apart, more than 1/8");
+        assertFalse(
+                lead.get(down).body().contains(Said.by("finding.LEFT_RIGHT_GOOD.title", "place", "Front")),
+                "1/4 in apart, more than 1/8");
         assertEquals(
                 302,
                 lead.post("/rules/limits", "SIDES_GOOD", "3/8", "SIDES_ACCEPT", "1/2")
                         .statusCode());
-        assertTrue(lead.get(down).body().contains("Front: left and right agree"));
+        assertTrue(lead.get(down).body().contains(Said.by("finding.LEFT_RIGHT_GOOD.title", "place", "Front")));
         assertTrue(lead.get("/rules").body().contains("value=\"3/8\""), "kept as typed");
         assertTrue(lead.get("/audit").body().contains("SIDES_GOOD 3/8"));
         lead.post("/rules/limits", "SIDES_GOOD", "", "SIDES_ACCEPT", "");
-        assertFalse(lead.get(down).body().contains("Front: left and right agree"));
+        assertFalse(lead.get(down).body().contains(Said.by("finding.LEFT_RIGHT_GOOD.title", "place", "Front")));
     }
 
     @Test
@@ -82,11 +85,11 @@ class RulesTest {
         HttpResponse<String> bad =
                 lead.post("/rules/limits", "SIDES_GOOD", "3/8", "SIDES_ACCEPT", "1/4", "RIM", "0", "TREAD", "lots");
         assertEquals(422, bad.statusCode());
-        assertTrue(bad.body().contains("from ") && bad.body().contains("would be right."), bad.body());
+        assertTrue(Said.in(bad.body(), "problem.limit"), bad.body());
         assertTrue(bad.body().contains("value=\"lots\"") && bad.body().contains("value=\"3/8\""));
         assertFalse(lead.get("/rules").body().contains("value=\"3/8\""), "nothing was kept");
         HttpResponse<String> turned = lead.post("/rules/limits", "SIDES_GOOD", "3/8", "SIDES_ACCEPT", "1/4");
-        assertTrue(turned.body().contains("It cannot be less than what is good"), turned.body());
+        assertTrue(turned.body().contains(Said.part("problem.limit.order")), turned.body());
     }
 
     @Test
@@ -94,12 +97,13 @@ class RulesTest {
         HttpResponse<String> three =
                 lead.post("/rules/floors", "bay", "Bay 9", "LF", "0", "RF", "3 mm", "RR", "", "LR", "1 mm");
         assertEquals(422, three.statusCode());
-        assertTrue(three.body().contains("The right rear pad is missing. Three pads always lie in a plane"));
+        assertTrue(three.body().contains(Said.by("problem.pad", "corner", "right rear")));
         assertTrue(three.body().contains("value=\"3 mm\""), "what was typed is kept");
         assertFalse(lead.get("/rules").body().contains("Bay 9"));
         HttpResponse<String> day = lead.post(
                 "/rules/floors", "bay", "", "since", "2026-02-31", "LF", "0", "RF", "0", "RR", "0", "LR", "0");
-        assertTrue(day.body().contains("Read “2026-02-31”") && day.body().contains("The bay’s name"));
+        assertTrue(day.body().contains(Said.by("problem.day", "read", "2026-02-31"))
+                && day.body().contains(Said.part("problem.bay")));
     }
 
     /** A floor 10 mm high under one wheel: with the survey of both bays the car is not crooked and the drop is right. */
@@ -114,22 +118,25 @@ class RulesTest {
         // Heights over the ground of a stiff car on four like springs: -10/4 at the high wheel and across, +10/4 at the
         // others.
         read(lead, down, "GF", "627.5 mm", "632.5 mm", "647.5 mm", "652.5 mm");
-        assertTrue(lead.get(down + "?method=GF").body().contains("The diagonal is that of another bay"));
+        assertTrue(lead.get(down + "?method=GF").body().contains(Said.part("finding.DIAGONAL_OTHER_BAY.title")));
         lead.post("/rules/floors", "bay", "flat", "LF", "0", "RF", "0", "RR", "0", "LR", "0");
         String half = lead.get(down + "?method=GF").body();
-        assertTrue(half.contains("A surveyed floor is left out"), half);
+        assertTrue(half.contains(Said.part("finding.FLOOR_NOT_USED.title")), half);
         lead.post("/rules/floors", "bay", "High", "LF", "10 mm", "RF", "0", "RR", "0", "LR", "0");
         String page = lead.get(down + "?method=GF").body();
-        assertTrue(page.contains("The floor is taken off") && page.contains("The diagonal held"), page);
-        assertFalse(page.contains("another bay"));
+        assertTrue(
+                page.contains(Said.part("finding.FLOOR_USED.title"))
+                        && page.contains(Said.part("finding.DIAGONAL_HELD.title")),
+                page);
+        assertFalse(page.contains(Said.part("finding.DIAGONAL_OTHER_BAY.title")));
         String sheet = lead.get("/jobs/" + job + "/sheet?unit=mm").body();
         assertEquals(6, sheet.split("<span>↓\u00a030\u00a0mm</span>", -1).length - 1, "all four corners and both ends");
-        assertTrue(sheet.contains("Floor or a moved lip brought −2.500 mm of it"), sheet);
+        assertTrue(sheet.contains(Said.by("reason.height.adds", "adds", "−2.500 mm")), sheet);
         // Another survey of that bay that holds from a later day on says nothing of this sheet.
         lead.post("/rules/floors", "bay", "High", "since", "2199-01-01", "LF", "0", "RF", "0", "RR", "0", "LR", "0");
-        assertTrue(lead.get(down + "?method=GF").body().contains("The diagonal held"));
+        assertTrue(lead.get(down + "?method=GF").body().contains(Said.part("finding.DIAGONAL_HELD.title")));
         assertEquals(302, lead.post("/rules/floors/take-back", "bay", "flat").statusCode());
-        assertTrue(lead.get(down + "?method=GF").body().contains("A surveyed floor is left out"));
+        assertTrue(lead.get(down + "?method=GF").body().contains(Said.part("finding.FLOOR_NOT_USED.title")));
         assertEquals(404, lead.post("/rules/floors/take-back", "bay", "Nowhere").statusCode());
     }
 
@@ -152,8 +159,8 @@ class RulesTest {
         assertTrue(twelve.contains("<td>12</td>"), twelve);
         // By hand: half of the pairs 1/16 in apart, so 6 x 1.5875²/2 over 12 less the marks' 1.5875²/12 = 0.42 mm².
         assertTrue(twelve.contains("<td>0.65 mm</td>"), twelve);
-        // (10 x 0.79375² + 12 x 0.42) / 22 = 0.5156; its root 0.72 mm is reckoned with.
-        assertTrue(twelve.contains("<b>0.72 mm</b>"), twelve);
+        // (10 x 0.79375² + 12 x 0.42) / 22 = 0.5156; its root 0.72 mm is used.
+        assertTrue(Said.flat(twelve).contains("<b>0.72 mm</b>"), twelve);
     }
 
     @Test
@@ -164,10 +171,12 @@ class RulesTest {
         assertEquals(302, lead.post("/rules/walk", "walk", "RF LF LR RR").statusCode());
         assertTrue(order(lead.get(arrived).body(), "RF", "LF", "LR", "RR"));
         read(lead, arrived, "HF", "14");
-        assertTrue(lead.get("/").body().contains("Measure right front, hub to lip"), "the next act goes that way too");
+        assertTrue(
+                lead.get("/").body().contains(Said.by("next.spot", "place", "right front", "way", "hub to lip")),
+                "the next act goes that way too");
         HttpResponse<String> across = lead.post("/rules/walk", "walk", "LF RR RF LR");
         assertEquals(422, across.statusCode());
-        assertTrue(across.body().contains("Read “LF RR RF LR”: that is not among the choices."));
+        assertTrue(across.body().contains(Said.by("problem.choice.unknown", "read", "LF RR RF LR")));
     }
 
     private static boolean order(String page, String... corners) {

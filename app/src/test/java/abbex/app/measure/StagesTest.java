@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertNotEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import abbex.app.support.Said;
 import abbex.app.support.Shop;
 import abbex.app.support.Visitor;
 import java.net.http.HttpResponse;
@@ -70,13 +71,16 @@ class StagesTest {
         assertNotEquals(down, driven);
         read(driven, "HF", "12 3/4", "12 3/4", "13 1/4", "13 1/4");
         String page = milo.get(driven).body();
-        assertTrue(page.contains("After a short drive") && page.contains("First set-down"));
+        assertTrue(page.contains(Said.part("stage.AFTER_SHORT_DRIVE"))
+                && page.contains(Said.part("stage.FIRST_SET_DOWN")));
         assertTrue(page.contains("↓\u00a01\u202f<span class=\"frac\">1⁄4</span>″"), "the newest against the first");
         String earlier = milo.get(down).body();
-        assertTrue(earlier.contains("<summary title=\"How this came about\"><span>↓\u00a01″</span>"), earlier);
+        assertTrue(
+                Said.flat(earlier).contains("<summary title=\"" + Said.by("measure.how") + "\"><span>↓\u00a01″</span>"),
+                earlier);
         String handedOver = milo.get("/jobs/" + job + "/sheet").body();
-        assertTrue(handedOver.contains("After a short drive"));
-        assertTrue(page.contains("<option value=\"AFTER_HARD_DRIVE\" selected"), "what usually comes next");
+        assertTrue(handedOver.contains(Said.part("stage.AFTER_SHORT_DRIVE")));
+        assertTrue(Said.flat(page).contains("<option value=\"AFTER_HARD_DRIVE\" selected"), "what usually comes next");
     }
 
     @Test
@@ -107,8 +111,17 @@ class StagesTest {
         read(driven, "GF", "25", "25", "25 5/8", "25 5/8");
         read(driven, "HF", "12 3/4", "12 3/4", "13 1/4", "13 1/4");
         String page = milo.get(driven).body();
-        assertTrue(page.contains("Right front, hub to lip, as arrived: probably misread"), page);
-        assertTrue(milo.get(arrived + "?method=HF").body().contains("All others say"), "at its arch, on its sheet");
+        assertTrue(
+                page.contains(Said.by(
+                        "finding.READING_SUSPECT_BEFORE.title",
+                        "place",
+                        "Right front, hub to lip",
+                        "stage",
+                        "as arrived")),
+                page);
+        assertTrue(
+                milo.get(arrived + "?method=HF").body().contains(Said.part("suspect.others")),
+                "at its arch, on its sheet");
     }
 
     @Test
@@ -124,10 +137,10 @@ class StagesTest {
         milo.post(driven + "/state", "PRESSURE_LF", "28", "FUEL", "empty");
         String against = "against=" + down.substring(down.lastIndexOf('/') + 1);
         String page = milo.get(driven + "?" + against).body();
-        assertTrue(page.contains("<span>↓\u00a0<span class=\"frac\">1⁄4</span>″</span>"), "12 3/4 from 13");
+        assertTrue(Said.flat(page).contains("<span>↓\u00a0<span class=\"frac\">1⁄4</span>″</span>"), "12 3/4 from 13");
         assertTrue(
-                page.contains("After a short drive against</label>")
-                        && page.contains("They differ in tyre pressure left front and fuel."),
+                Said.flat(page).contains(Said.by("measure.against.choose", "now", "After a short drive") + "</label>")
+                        && page.contains(Said.by("compared.differs", "items", "tyre pressure left front and fuel")),
                 page);
         assertTrue(page.contains("/readings?" + against), "what is read next stays in this comparison");
         String back = where(send(milo, driven + "?" + against, "LF", "HF", "12 5/8", UUID.randomUUID()));
@@ -144,16 +157,18 @@ class StagesTest {
         read(settled, "HF", "13", "13", "13 1/2", "13 1/2");
         String driven = open(job, "AFTER_SHORT_DRIVE");
         read(driven, "HF", "12 7/8", "12 7/8", "13 3/8", "13 3/8");
-        assertTrue(milo.get(driven).body().contains("After a short drive comes after settled"));
+        assertTrue(milo.get(driven)
+                .body()
+                .contains(Said.by("finding.STAGES_OUT_OF_ORDER.title", "here", "After a short drive")));
         assertEquals(
                 302, milo.post(settled + "/state", "STAGE", "FIRST_SET_DOWN").statusCode());
         String mended = milo.get(driven).body();
-        assertFalse(mended.contains("comes after settled"), mended);
+        assertFalse(mended.contains(Said.part("finding.STAGES_OUT_OF_ORDER.title")), mended);
         assertTrue(milo.get(settled).body().contains("<b>First set-down</b>"));
         HttpResponse<String> bad = milo.post(settled + "/state", "STAGE", "YESTERDAY", "ARCHES", "LF XX");
         assertEquals(422, bad.statusCode());
-        assertTrue(bad.body().contains("Read “YESTERDAY”: that is not among the choices."));
-        assertTrue(bad.body().contains("Read “LF XX”: the corners of the arches"));
+        assertTrue(bad.body().contains(Said.by("problem.choice.unknown", "read", "YESTERDAY")));
+        assertTrue(bad.body().contains(Said.by("problem.arches", "read", "LF XX")));
         assertTrue(bad.body().contains("value=\"LF XX\""), "what was typed is kept");
     }
 
@@ -170,9 +185,9 @@ class StagesTest {
         String down = open(job, "FIRST_SET_DOWN");
         read(down, "HF", "13 5/16", "13", "13 1/2", "13 1/2");
         String page = milo.get(down + "?method=HF").body();
-        assertTrue(page.contains("Left front: the lip was moved, not the body"), page);
-        assertTrue(page.contains("which is taken off"), "the figure says what it left out");
-        assertTrue(milo.get("/jobs/" + job + "/sheet").body().contains("the lip was moved, not the body"));
+        assertTrue(page.contains(Said.by("finding.LIP_MOVED.title", "place", "Left front")), page);
+        assertTrue(page.contains(Said.part("reason.height.adds")), "the figure says what it left out");
+        assertTrue(milo.get("/jobs/" + job + "/sheet").body().contains(Said.part("finding.LIP_MOVED.title")));
     }
 
     @Test
@@ -184,11 +199,11 @@ class StagesTest {
         String down = open(job, "FIRST_SET_DOWN");
         read(down, "HF", "13", "13", "13 1/2", "13 1/2");
         String page = milo.get(down).body();
-        assertTrue(page.contains("Not this vehicle from before"), page);
-        assertTrue(page.contains("an untouched vehicle of the same kind and tyre stands in"));
+        assertTrue(page.contains(Said.part("finding.STAND_IN.title")), page);
+        assertTrue(page.contains(Said.by("standin.SAME_KIND")));
         assertFalse(page.contains("name=\"STAND_IN\""));
         milo.post(arrived + "/state", "STAND_IN", "NONE");
-        assertFalse(milo.get(down).body().contains("Not this vehicle from before"));
+        assertFalse(milo.get(down).body().contains(Said.part("finding.STAND_IN.title")));
     }
 
     /** A sheet before its vehicle, and two sheets with nothing in common. */
@@ -201,7 +216,7 @@ class StagesTest {
         read(arrived, "HF", "14", "14", "14 1/2", "14 1/2");
         String down = open(job, "FIRST_SET_DOWN");
         read(down, "GF", "25", "25", "25 1/2", "25 1/2");
-        assertTrue(milo.get(down).body().contains("The two sheets have nothing in common"));
+        assertTrue(milo.get(down).body().contains(Said.part("finding.NOTHING_IN_COMMON.title")));
     }
 
     /** A device sends an old reading again after it was corrected: it is known, and the correction stands. */
@@ -217,6 +232,6 @@ class StagesTest {
         // A colleague's reading is a repeat of what stands, not of what was replaced.
         send(Visitor.signedIn("jorun"), arrived, "LF", "HF", "14 1/4", UUID.randomUUID());
         String page = milo.get(arrived + "?method=HF").body();
-        assertTrue(page.contains("JB 14") && !page.contains("disagree"), page);
+        assertTrue(page.contains("JB 14") && !page.contains(Said.part("finding.TYRE_OR_MISREAD.title")), page);
     }
 }

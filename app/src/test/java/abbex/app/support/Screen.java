@@ -101,8 +101,8 @@ public final class Screen implements AutoCloseable {
             return this;
         }
         page.navigate(Shop.address() + "/sign-in");
-        page.getByLabel("Name").fill(name);
-        page.getByLabel("Password").fill(Shop.password());
+        page.getByLabel(Said.by("sign-in.name")).fill(name);
+        page.getByLabel(Said.by("sign-in.password")).fill(Shop.password());
         page.keyboard().press("Enter");
         page.waitForURL(Shop.address() + "/");
         SESSIONS.put(

@@ -104,6 +104,10 @@ public final class Shop implements BeforeAllCallback {
         }
     }
 
+    public static ConfigurableApplicationContext context() {
+        return app;
+    }
+
     public static <T> T bean(Class<T> type) {
         return app.getBean(type);
     }

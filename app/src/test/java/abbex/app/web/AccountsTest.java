@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import abbex.app.support.Jobs;
+import abbex.app.support.Said;
 import abbex.app.support.Shop;
 import abbex.app.support.Visitor;
 import java.net.http.HttpResponse;
@@ -75,7 +76,9 @@ class AccountsTest {
         assertEquals(302, fresh.get("/").statusCode(), "signed out at once");
         assertFalse(signsIn(Visitor.stranger(), name, "longer one 77"));
         String audit = tamsin.get("/audit").body();
-        assertTrue(audit.contains("added somebody") && audit.contains("deactivated somebody") && audit.contains(name));
+        assertTrue(audit.contains(Said.part("audit.PERSON_ADDED"))
+                && audit.contains(Said.part("audit.PERSON_DEACTIVATED"))
+                && audit.contains(name));
     }
 
     @Test
@@ -130,8 +133,8 @@ class AccountsTest {
         HttpResponse<String> answer =
                 tamsin.post("/people", "display", "", "name", "orla", "initials", "TOO LONG", "role", "KING");
         assertEquals(422, answer.statusCode());
-        assertTrue(answer.body().contains("signs in with that name already"));
-        assertTrue(answer.body().contains("One to four letters"));
+        assertTrue(answer.body().contains(Said.part("problem.person.taken")));
+        assertTrue(answer.body().contains(Said.part("problem.person.initials")));
         assertTrue(answer.body().contains("TOO LONG"), "what was typed is still there");
     }
 
@@ -141,9 +144,11 @@ class AccountsTest {
         assertTrue(tamsin.get("/jobs/" + job + "/arrive").body().contains("Asa Brook"));
         tamsin.post("/jobs/" + job + "/blank-customer");
         assertFalse(tamsin.get("/jobs/" + job + "/arrive").body().contains("Asa Brook"));
-        assertTrue(tamsin.get("/jobs/" + job + "/sheet").body().contains("drop sheet"));
+        assertTrue(tamsin.get("/jobs/" + job + "/sheet").body().contains(Said.part("sheet.title")));
         String audit = tamsin.get("/audit").body();
-        assertTrue(audit.contains("blanked a customer") && audit.contains("DK 8-590") && !audit.contains("Asa Brook"));
+        assertTrue(audit.contains(Said.by("audit.CUSTOMER_BLANKED"))
+                && audit.contains("DK 8-590")
+                && !audit.contains("Asa Brook"));
     }
 
     private static String setPin(Visitor who, String password, String pin) {
@@ -173,7 +178,7 @@ class AccountsTest {
                 403,
                 tablet.withToken(before).post("/account/theme", "theme", "dim").statusCode(),
                 "what the former person's page still sends is refused");
-        assertTrue(tablet.get("/account").body().contains("signs in as <b>" + name));
+        assertTrue(Said.flat(tablet.get("/account").body()).contains(Said.by("account.signs-in") + "<b>" + name));
         for (String pin : new String[] {"1234", "4321", "7777", "25", "25 80", "123456789", "abcd"}) {
             assertEquals("", setPin(fresh, "longer one 77", pin), pin);
         }
@@ -190,7 +195,7 @@ class AccountsTest {
         String pin = Shop.password().substring(Shop.password().lastIndexOf('-') + 1);
         assertEquals(302, tablet.post("/hands", "to", id("tamsin"), "pin", pin).statusCode());
         HttpResponse<String> account = tablet.get("/account");
-        assertTrue(account.body().contains("Tamsin Roe") && account.body().contains("took this device over by PIN"));
+        assertTrue(account.body().contains("Tamsin Roe") && account.body().contains(Said.part("account.by-pin")));
         for (String path : new String[] {"/people", "/audit", "/keys"}) {
             assertEquals(403, tablet.get(path).statusCode(), path);
         }
@@ -203,15 +208,17 @@ class AccountsTest {
         tablet.get("/hands");
         String pin = Shop.password().substring(Shop.password().lastIndexOf('-') + 1);
         for (int i = 0; i < 4; i++) {
-            assertTrue(
-                    tablet.post("/hands", "to", id("pell"), "pin", "0").body().contains("not the PIN of Pell Ivers"));
+            assertTrue(tablet.post("/hands", "to", id("pell"), "pin", "0")
+                    .body()
+                    .contains(Said.by("problem.pin.wrong", "name", "Pell Ivers")));
         }
-        assertTrue(tablet.post("/hands", "to", id("pell"), "pin", "0").body().contains("rests for a quarter"));
+        assertTrue(
+                tablet.post("/hands", "to", id("pell"), "pin", "0").body().contains(Said.part("problem.pin.locked")));
         assertEquals(422, tablet.post("/hands", "to", id("pell"), "pin", pin).statusCode());
         assertTrue(tablet.get("/account").body().contains("Jorun Balk"), "still in the same hands");
         HttpResponse<String> foreign = tablet.post("/hands", "to", id("nils"), "pin", pin);
-        assertTrue(foreign.statusCode() == 422 && foreign.body().contains("Tap the initials first"));
-        assertEquals(1, Visitor.signedIn("pell").get("/hands").body().split("Stay as you are").length - 1);
+        assertTrue(foreign.statusCode() == 422 && foreign.body().contains(Said.part("problem.pin.who")));
+        assertEquals(1, Visitor.signedIn("pell").get("/hands").body().split(Said.part("hands.stay")).length - 1);
         Shop.bean(JdbcClient.class)
                 .sql("delete from sign_in_miss where name like 'pin%'")
                 .update();
@@ -224,7 +231,7 @@ class AccountsTest {
             String page = orla.get(
                             "/hands?back=" + java.net.URLEncoder.encode(back, java.nio.charset.StandardCharsets.UTF_8))
                     .body();
-            assertTrue(page.contains("href=\"/\">Stay as you are"), back);
+            assertTrue(Said.flat(page).contains("href=\"/\">" + Said.by("hands.stay")), back);
         }
     }
 

@@ -79,6 +79,8 @@ record Ask(RequestMethod how, String path, double weight, List<String> typed, Li
             get("/rules", "kept"),
             get("/", ""),
             get("/about", ""),
+            get("/js/words.mjs", ""),
+            get("/no-network", ""),
             get("/account", "must kept"),
             get("/people", ""),
             get("/audit", ""),

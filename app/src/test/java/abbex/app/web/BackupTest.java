@@ -99,7 +99,7 @@ class BackupTest {
         Map<String, byte[]> files = Map.of(
                 "damaged or cut short", Arrays.copyOf(whole, whole.length / 2),
                 "its end is missing", packed(text.substring(0, text.length() / 2)),
-                "no backup of Abbex", packed("-- a dump of something else\n"),
+                "not a backup of Abbex", packed("-- a dump of something else\n"),
                 "newer version of Abbex (migration 999)",
                         packed(text.replaceFirst("migration [0-9]+", "migration 999")));
         for (Map.Entry<String, byte[]> file : files.entrySet()) {

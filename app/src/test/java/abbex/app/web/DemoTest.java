@@ -4,6 +4,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import abbex.app.support.Jobs;
+import abbex.app.support.Said;
 import abbex.app.support.Shop;
 import abbex.app.support.Visitor;
 import org.junit.jupiter.api.Test;
@@ -17,24 +18,24 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 class DemoTest {
     private final Visitor tamsin = Visitor.signedIn("tamsin");
 
-    @ParameterizedTest(name = "{0}: {1}")
+    @ParameterizedTest(name = "{0}: {1} {2}")
     @CsvSource(delimiter = '|', textBlock = """
-                    KT 4-207 | Still to read: hub to lip
-                    GN 2-118 | Right front, hub to lip: probably misread
-                    GN 2-118 | all other readings together say
-                    BD 5-821 | Left front: another tyre pressure
-                    WU 9-016 | Front came down less than promised
-                    HM 6-663 | Left front stands lower as arrived
-                    OS 1-442 | Nothing yet. Start at the left front.
-                    LE 3-275 | Front is as promised
-                    DK 8-590 | The tyre is in this drop
-                    ZV 4-731 | The diagonal held
-                    PX 7-340 | Rake cannot be told
+                    KT 4-207 | finding.STILL_TO_READ.title | way | hub to lip
+                    GN 2-118 | finding.READING_SUSPECT.title | place | Right front, hub to lip
+                    BD 5-821 | finding.STATE_PRESSURE.title | place | Left front
+                    WU 9-016 | finding.LESS_THAN_PROMISED.title | place | Front
+                    HM 6-663 | finding.LEFT_RIGHT_BEFORE.title | lower | Left front
+                    OS 1-442 | measure.says.none | |
+                    LE 3-275 | finding.AS_PROMISED.title | place | Front
+                    DK 8-590 | finding.TYRE_IN_DROP.title | |
+                    ZV 4-731 | finding.DIAGONAL_HELD.title | |
+                    PX 7-340 | finding.NO_FRAME.title | |
                     """)
-    void each_story(String plate, String says) {
+    void each_story(String plate, String key, String name, String value) {
         String job = Jobs.id(plate);
+        String says = name == null ? Said.by(key) : Said.by(key, name, value);
         assertTrue(
-                tamsin.get("/jobs/" + job + "/sheets/" + Jobs.sheet(job)).body().contains(says));
+                tamsin.get("/jobs/" + job + "/sheets/" + Jobs.sheet(job)).body().contains(says), says);
     }
 
     @Test
@@ -43,12 +44,12 @@ class DemoTest {
         for (String text : new String[] {
             "Bay 1",
             "Bay 3, lift",
-            "Waiting",
-            "Out on the road",
-            "Was due back",
-            "Due back",
-            "Done",
-            "Take again: right front, hub to lip"
+            Said.by("board.waiting"),
+            Said.part("board.out"),
+            Said.part("next.back.late"),
+            Said.part("next.back"),
+            Said.by("board.done"),
+            Said.by("next.again", "place", "right front", "way", "hub to lip")
         }) {
             assertTrue(floor.contains(text), text);
         }

@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import abbex.app.support.Said;
 import abbex.app.support.Screen;
 import abbex.app.support.Shop;
 import abbex.app.support.Visitor;
@@ -39,7 +40,7 @@ class FaultsTest {
         HttpResponse<String> answer = orla.get("/");
         double seconds = (System.nanoTime() - began) / 1e9;
         assertEquals(503, answer.statusCode());
-        assertTrue(answer.body().contains("cannot reach its database"));
+        assertTrue(answer.body().contains(Said.part("trouble.AWAY")));
         assertTrue(answer.headers().firstValue("Retry-After").isPresent());
         assertTrue(seconds < 5, "answered after " + seconds + " s; under 3 on a quiet machine");
         Shop.startDatabase();
@@ -122,7 +123,7 @@ class FaultsTest {
                 page.locator("#in-" + corner).fill("14 1/8");
                 page.keyboard().press("Enter");
             }
-            assertThat(page.locator("#notice")).containsText("Not stored yet");
+            assertThat(page.locator("#notice")).containsText(Said.part("script.waits.kept"));
             assertThat(page.locator("#notice")).containsText("RF");
             Shop.startDatabase();
             assertThat(page.locator("#arch-RF.taken")).isVisible();

@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import abbex.app.support.Said;
 import abbex.app.support.Screen;
 import abbex.app.support.Shop;
 import com.microsoft.playwright.Page;
@@ -36,7 +37,7 @@ class KeyboardJourneyTest {
             press("Tab");
             type(Shop.password());
             press("Enter");
-            assertThat(page.locator("h1")).hasText("The floor");
+            assertThat(page.locator("h1")).hasText(Said.by("board.title"));
             // No hand is quicker than the page's own script.
             page.waitForLoadState();
             press("n");
@@ -69,10 +70,10 @@ class KeyboardJourneyTest {
                             .innerText()
                             .replace('\u202f', ' ')
                             .replace('\u00a0', ' '));
-            tabToText("Hand it over");
+            tabToText(Said.part("sheet.hand-over"));
             press("Enter");
-            assertThat(page.locator(".versions")).containsText("Version 1");
-            tabToText("Print");
+            assertThat(page.locator(".versions")).containsText(Said.by("sheet.version", "number", "1"));
+            tabToText(Said.by("sheet.print"));
             press("Enter");
             assertEquals("yes", page.locator("html").getAttribute("data-printed"));
             Duration worked = Duration.ofNanos(System.nanoTime() - began);
@@ -99,9 +100,9 @@ class KeyboardJourneyTest {
     private void setDown() {
         for (int i = 0; i < 12; i++) {
             press("Shift+Tab");
-            if (focused().contains("Set down")) {
+            if (focused().contains(Said.by("measure.set-down"))) {
                 press("Enter");
-                assertThat(page.locator(".stages [aria-current]")).containsText("First set-down");
+                assertThat(page.locator(".stages [aria-current]")).containsText(Said.part("stage.FIRST_SET_DOWN"));
                 return;
             }
         }

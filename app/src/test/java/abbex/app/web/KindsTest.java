@@ -4,6 +4,8 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import abbex.app.page.Words;
+import abbex.app.support.Said;
 import abbex.app.support.Screen;
 import abbex.app.support.Shop;
 import abbex.app.support.Visitor;
@@ -202,8 +204,8 @@ class KindsTest {
     }
 
     private void setDown(Hand hand) {
-        hand.press("Set down: measure again");
-        assertThat(page.locator(".stages [aria-current]")).containsText("First set-down");
+        hand.press(Said.part("measure.set-down"));
+        assertThat(page.locator(".stages [aria-current]")).containsText(Said.part("stage.FIRST_SET_DOWN"));
         assertThat(page.locator(".reading:focus")).isVisible();
         assertThat(page.locator("#tape-toggle")).isVisible();
     }
@@ -218,21 +220,21 @@ class KindsTest {
         hand.choose("kind", "m", "MOTORCYCLE");
         assertThat(page.locator("#shape")).isHidden();
         hand.write("promiseSEAT", "1 1/2");
-        hand.press("Wheelbase, tracks, tyres, how each end is sprung");
+        hand.press(Said.by("arrive.more.vehicle"));
         hand.write("headAngle", "27.5");
-        hand.press("Receive and measure");
+        hand.press(Said.part("arrive.receive"));
         assertThat(page.locator("#in-front-AX")).isFocused();
         assertThat(page.locator("#tape-toggle")).isVisible();
         hand.round("BIKE", "21 3/8", "3/8", "37 1/8", "16 1/4");
         setDown(hand);
         hand.round("BIKE", "20 1/2", "7/8", "35 7/8", "14 13/16");
         assertThat(page.locator("#sum")).containsText("front ↓");
-        assertThat(page.locator("#says")).containsText("Seat is a little short of the box");
+        assertThat(page.locator("#says")).containsText(Said.by("finding.LESS_BUT_USUAL.title", "place", "Seat"));
         toSheet(hands);
         assertThat(page.locator(".heads")).containsText("Seat");
         assertThat(page.locator(".heads")).containsText("↓ 1 1⁄4″");
-        assertThat(page.locator(".drops.points")).containsText("Fork tube above clamp");
-        assertPdf("Fork tube above clamp", "Ground to seat");
+        assertThat(page.locator(".drops.points")).containsText(Words.capital(Said.by("method.FT")));
+        assertPdf(Words.capital(Said.by("method.FT")), Words.capital(Said.by("method.SEAT")));
     }
 
     @ParameterizedTest
@@ -242,9 +244,9 @@ class KindsTest {
         hand.write("plate", "TK " + System.nanoTime() % 1_000_000);
         hand.write("name", "crew cab");
         hand.choose("kind", "t", "TRUCK");
-        hand.press("Wheelbase, tracks, tyres, how each end is sprung");
+        hand.press(Said.by("arrive.more.vehicle"));
         hand.choose("twinRear", "t", "on");
-        hand.press("Receive and measure");
+        hand.press(Said.part("arrive.receive"));
         assertThat(page.locator("#in-LF")).isFocused();
         assertThat(page.locator("#tape-toggle")).isVisible();
         assertThat(page.locator("#PRESSURE_RRI")).hasCount(1);
@@ -258,13 +260,13 @@ class KindsTest {
         hand.round("CABBED", "22 1/4", "22 1/4", "53 5/8", "53 9/16");
         if (hands == Hands.KEYS) {
             hand.round("REARAXLE", "22 1/4", "2 7/8", "27 1/8", "22 3/16", "2 13/16", "27 1/16");
-            assertThat(page.locator("#says")).containsText("Little room over the axle");
-            assertThat(page.locator("#says")).containsText("Rear: axle to frame and the wheels disagree");
+            assertThat(page.locator("#says")).containsText(Said.part("finding.AXLE_TRAVEL_SHORT.title"));
+            assertThat(page.locator("#says")).containsText(Said.part("finding.AXLE_AGAINST_WHEEL.title"));
         }
         assertThat(page.locator("#sum")).containsText("rear ↓ 2″");
         toSheet(hands);
         assertThat(page.locator(".drops").first()).containsText("↓ 2 1⁄8″");
-        assertPdf("Ground to bed rail", "Ground to cab sill");
+        assertPdf(Words.capital(Said.by("method.BED")), Words.capital(Said.by("method.CAB")));
     }
 
     private void toSheet(Hands hands) {
@@ -273,7 +275,7 @@ class KindsTest {
         } else {
             page.locator(".strip a").last().tap();
         }
-        assertThat(page.locator(".paper h1")).containsText("drop sheet");
+        assertThat(page.locator(".paper h1")).containsText(Said.part("sheet.title"));
     }
 
     private void assertPdf(String... texts) {
@@ -294,7 +296,7 @@ class KindsTest {
         Hand hand = take(Hands.KEYS);
         hand.write("plate", "BY " + System.nanoTime() % 1_000_000);
         hand.write("name", "hatch");
-        hand.press("Receive and measure");
+        hand.press(Said.part("arrive.receive"));
         assertThat(page.locator("#in-LF")).isFocused();
         hand.press("by place");
         assertThat(page.locator("#walk")).hasAttribute("data-method", "at-LF");
@@ -317,31 +319,32 @@ class KindsTest {
         Hand hand = take(Hands.KEYS);
         hand.write("plate", "PT " + System.nanoTime() % 1_000_000);
         hand.write("name", "roadster");
-        hand.press("Receive and measure");
+        hand.press(Said.part("arrive.receive"));
         page.locator("#points summary").click();
-        page.getByText("Name it and measure").click();
-        assertThat(page.locator("#pointName-bad")).containsText("A name is needed");
+        page.getByText(Said.part("measure.point.add")).click();
+        assertThat(page.locator("#pointName-bad")).containsText(Said.part("problem.point.name"));
         page.locator("#pointName").fill("a name that is so long that nobody would ever read it");
         page.locator("#pointWhere").selectOption("ONE");
-        page.getByText("Name it and measure").click();
-        assertThat(page.locator("#pointName-bad")).containsText("At most 40");
+        page.getByText(Said.part("measure.point.add")).click();
+        assertThat(page.locator("#pointName-bad")).containsText(Said.by("problem.long.40"));
         assertThat(page.locator("#pointWhere")).hasValue("ONE");
         page.locator("#pointName").fill("splitter <edge>");
-        page.getByText("Name it and measure").click();
+        page.getByText(Said.part("measure.point.add")).click();
         assertThat(page.locator("#in-vehicle")).isFocused();
         assertThat(page.locator("#in-vehicle")).hasAttribute("aria-label", "Vehicle, splitter <edge>");
         hand.read("4 1/2");
         assertThat(page.locator("#arch-vehicle.taken")).isVisible();
-        page.getByText("Set down: measure again").click();
+        page.getByText(Said.part("measure.set-down")).click();
         assertThat(page.locator("#in-vehicle")).isFocused();
         hand.read("3 1/4");
         assertThat(page.locator("#arch-vehicle .fell")).containsText("1 1⁄4");
         page.locator("#points summary").click();
         page.locator("#pointName").fill("Splitter <EDGE>");
-        page.getByText("Name it and measure").click();
-        assertThat(page.locator("#pointName-bad")).containsText("There is a point called");
+        page.getByText(Said.part("measure.point.add")).click();
+        assertThat(page.locator("#pointName-bad")).containsText(Said.part("problem.point.there"));
         String way = page.locator("#arch-vehicle [name=method]").first().inputValue();
-        page.getByLabel("Take splitter <edge> out of use").click();
+        page.getByLabel(Said.by("measure.point.delete.name", "name", "splitter <edge>"))
+                .click();
         assertThat(page.locator(".chips")).not().containsText("splitter");
         // What waited on a device for that point meanwhile is stored all the same.
         String readings = page.url().replaceAll("\\?.*", "").replace(Shop.address(), "") + "/readings";

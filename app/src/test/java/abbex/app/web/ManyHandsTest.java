@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import abbex.app.support.Said;
 import abbex.app.support.Screen;
 import abbex.app.support.Shop;
 import java.util.List;
@@ -48,8 +49,8 @@ class ManyHandsTest {
         try (Screen tablet = Screen.of(800, 1280, false)) {
             // A sign-in of its own: this session ends when the tablet changes hands.
             tablet.page.navigate(Shop.address() + "/sign-in");
-            tablet.page.getByLabel("Name").fill("jorun");
-            tablet.page.getByLabel("Password").fill(Shop.password());
+            tablet.page.getByLabel(Said.by("sign-in.name")).fill("jorun");
+            tablet.page.getByLabel(Said.by("sign-in.password")).fill(Shop.password());
             tablet.page.keyboard().press("Enter");
             tablet.page.waitForURL(Shop.address() + "/");
             tablet.open("/arrive");

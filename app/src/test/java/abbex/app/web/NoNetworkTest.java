@@ -8,6 +8,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import abbex.app.people.People;
 import abbex.app.people.Person;
 import abbex.app.people.Role;
+import abbex.app.support.Said;
 import abbex.app.support.Screen;
 import abbex.app.support.Shop;
 import com.google.gson.JsonObject;
@@ -82,19 +83,24 @@ class NoNetworkTest {
                             + " " + (2 * (n++ % 7) + 1) + "/16";
                     type(page, corner, text);
                     typed.add(corner + " " + method + " " + text);
-                    assertThat(page.locator("#waits")).containsText(n == 1 ? "1 reading waits" : n + " readings wait");
+                    assertThat(page.locator("#waits"))
+                            .containsText(
+                                    n == 1
+                                            ? Said.part("script.waits.one")
+                                            : Said.by("script.waits", "count", String.valueOf(n)));
                 }
             }
             // The page comes back without a network, with what waits in its fields; ten are corrected.
             page.reload();
-            assertThat(page.locator("#waits")).hasText("20 readings wait");
+            assertThat(page.locator("#waits")).hasText(Said.by("script.waits", "count", "20"));
             assertThat(page.locator("#in-LF")).hasValue(typed.get(16).split(" ", 3)[2]);
             for (int i = 0; i < 10; i++) {
                 String corner = WALK[i % 4];
                 String text = "6 " + (2 * (i % 7) + 1) + "/16";
                 type(page, corner, text);
                 typed.add(corner + " TG " + text);
-                assertThat(page.locator("#waits")).containsText(21 + i + " readings wait");
+                assertThat(page.locator("#waits"))
+                        .containsText(Said.by("script.waits", "count", String.valueOf(21 + i)));
             }
             screen.alone(false);
             assertThat(page.locator("#waits")).isHidden();
@@ -116,10 +122,10 @@ class NoNetworkTest {
             for (String corner : WALK) {
                 type(page, corner, "14 1/8");
             }
-            assertThat(page.locator("#waits")).hasText("4 readings wait");
+            assertThat(page.locator("#waits")).hasText(Said.by("script.waits", "count", "4"));
             Page other = screen.context.newPage();
             other.navigate(page.url());
-            assertThat(other.locator("#waits")).hasText("4 readings wait");
+            assertThat(other.locator("#waits")).hasText(Said.by("script.waits", "count", "4"));
             screen.alone(false);
             assertThat(page.locator("#waits")).isHidden();
             assertThat(other.locator("#waits")).isHidden();
@@ -138,7 +144,7 @@ class NoNetworkTest {
             screen.alone(true);
             type(page, "LF", "14 3/16");
             type(page, "RF", "14 5/16");
-            assertThat(page.locator("#waits")).hasText("2 readings wait");
+            assertThat(page.locator("#waits")).hasText(Said.by("script.waits", "count", "2"));
             Object plain = page.evaluate("() => JSON.stringify({...localStorage})");
             assertFalse(String.valueOf(plain).contains("14 3/16"), "nothing that waits is left readable: " + plain);
             String shelf = String.valueOf(page.evaluate("""
@@ -230,7 +236,7 @@ class NoNetworkTest {
             }
             screen.alone(true);
             type(page, "LF", "14 3/16");
-            assertThat(page.locator("#notice")).containsText("This device keeps nothing: leave this page open");
+            assertThat(page.locator("#notice")).containsText(Said.part("script.waits.loose"));
             screen.alone(false);
             assertThat(page.locator("#waits")).isHidden();
             assertEquals(1, rows(plate).size());
@@ -246,7 +252,7 @@ class NoNetworkTest {
             String plate = receive(screen);
             type(page, "LF", "14 3/16");
             assertThat(page.locator("#arch-LF.taken")).isVisible();
-            page.getByText("Set down: measure again").click();
+            page.getByText(Said.part("measure.set-down")).click();
             assertThat(page.locator("html")).hasAttribute("data-kept", "true");
             type(page, "LF", "13 1/16");
             assertThat(page.locator("#arch-LF.taken")).isVisible();
@@ -254,15 +260,15 @@ class NoNetworkTest {
             type(page, "RF", "13 1/8");
             assertThat(page.locator("#waits")).isVisible();
             beside.page.navigate(page.url().replaceAll("/sheets/.*", "/sheet"));
-            beside.page.getByText("Hand it over").click();
-            assertThat(beside.page.locator(".versions")).containsText("Version 1");
+            beside.page.getByText(Said.part("sheet.hand-over")).click();
+            assertThat(beside.page.locator(".versions")).containsText(Said.by("sheet.version", "number", "1"));
             screen.alone(false);
             assertThat(page.locator("#waits")).isHidden();
             assertThat(page.locator("#arch-RF.taken")).isVisible();
-            assertThat(page.locator(".gone-out")).containsText("It was handed over");
+            assertThat(page.locator(".gone-out")).containsText(Said.part("measure.handed-over"));
             assertEquals(3, rows(plate).size());
             beside.page.navigate(page.url().replaceAll("/sheets/.*", "/sheet"));
-            assertThat(beside.page.locator(".versions")).containsText("Changed since it was handed over");
+            assertThat(beside.page.locator(".versions")).containsText(Said.part("sheet.changes"));
             assertThat(beside.page.locator(".versions")).containsText("13 1/8 (OV)");
         }
     }
@@ -286,8 +292,8 @@ class NoNetworkTest {
             assertThat(page.locator("#waits")).isVisible();
             people.deactivate(shop, people.byId(id).orElseThrow());
             screen.alone(false);
-            assertThat(page.locator("#notice")).containsText(Pattern.compile("Sign in and go on"));
-            assertThat(page.locator("#waits")).hasText("1 reading waits");
+            assertThat(page.locator("#notice")).containsText(Pattern.compile(Said.part("script.sign-in")));
+            assertThat(page.locator("#waits")).hasText(Said.part("script.waits.one"));
             assertThat(page.locator("#in-LF")).hasValue("14 3/16");
             assertEquals(0, rows(plate).size());
         }
@@ -310,7 +316,7 @@ class NoNetworkTest {
             assertThat(page.locator("#notice")).containsText(said);
             page.waitForTimeout(4000);
             assertThat(page.locator("#notice")).containsText(said);
-            assertThat(page.locator("#waits")).hasText("1 reading waits");
+            assertThat(page.locator("#waits")).hasText(Said.part("script.waits.one"));
             assertEquals(0, rows(plate).size());
             screen.as("orla");
             page.locator("#notice a").click();
@@ -327,7 +333,7 @@ class NoNetworkTest {
             receive(screen);
             String sheet = page.url();
             screen.open("/no-such-page");
-            assertThat(page.locator("h1")).containsText("There is nothing here");
+            assertThat(page.locator("h1")).containsText(Said.part("error.head.404"));
             screen.alone(true);
             page.navigate(sheet);
             assertThat(page.locator("#walk")).isVisible();

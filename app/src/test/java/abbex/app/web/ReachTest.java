@@ -6,6 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import abbex.app.support.Jobs;
+import abbex.app.support.Said;
 import abbex.app.support.Screen;
 import abbex.app.support.Script;
 import abbex.app.support.Shop;
@@ -59,10 +60,10 @@ class ReachTest {
 
     @ParameterizedTest(name = "{0} {1}")
     @CsvSource(delimiter = '|', textBlock = """
-                    one.pem | two.key | does not fit the certificate
-                    one.key | one.key | is no certificate in PEM
-                    one.pem | one.pem | is no private key in PEM
-                    one.pem | none.key | cannot read
+                    one.pem | two.key | does not match the certificate
+                    one.key | one.key | is not a PEM certificate
+                    one.pem | one.pem | is not a PEM private key
+                    one.pem | none.key | can’t read
                     """)
     void a_pair_that_does_not_fit_starts_nothing(String cert, String key, String says) {
         Path folder = Path.of("target", "not-started").toAbsolutePath();
@@ -84,8 +85,8 @@ class ReachTest {
 
     @ParameterizedTest(name = "--listen {0}")
     @CsvSource(delimiter = '|', textBlock = """
-                    the-shop | an address of this computer such as
-                    203.0.113.9 | is no address of this computer
+                    the-shop | an address of this computer, such as
+                    203.0.113.9 | is not an address of this computer
                     """)
     void an_address_that_is_not_ours_is_refused(String address, String says) {
         Path folder = Path.of("target", "not-started").toAbsolutePath();
@@ -108,13 +109,13 @@ class ReachTest {
                 Screen tablet = Screen.of(800, 1280, false)) {
             String address = "https://" + ADDRESS + ":" + port;
             tablet.page.navigate(address + "/sign-in");
-            tablet.page.getByLabel("Name").fill("milo");
-            tablet.page.getByLabel("Password").fill(Shop.password());
+            tablet.page.getByLabel(Said.by("sign-in.name")).fill("milo");
+            tablet.page.getByLabel(Said.by("sign-in.password")).fill(Shop.password());
             tablet.page.keyboard().press("Enter");
             tablet.page.waitForURL(address + "/");
             assertTrue(tablet.context.cookies().stream().allMatch(c -> c.secure && c.httpOnly), "only over HTTPS");
             assertEquals(true, tablet.page.evaluate("isSecureContext"));
-            assertThat(tablet.page.locator("#notice")).containsText("This device does not trust the certificate");
+            assertThat(tablet.page.locator("#notice")).containsText(Said.part("script.untrusted"));
             tablet.page.navigate(address + "/arrive");
             tablet.page.locator("#plate").fill("TL " + System.nanoTime() % 1_000_000);
             tablet.page.locator("#name").fill("test hatch");

@@ -3,6 +3,7 @@ package abbex.app.web;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import abbex.app.support.Jobs;
+import abbex.app.support.Said;
 import abbex.app.support.Screen;
 import abbex.app.support.Shop;
 import com.microsoft.playwright.Locator;
@@ -43,13 +44,14 @@ class SuspicionTest {
             assertThat(page.locator(".suspect")).hasCount(0);
             // A slipped half inch at the left rear.
             walk(page, "HF", "13", "13", "13 1/2", "14");
-            assertThat(page.locator("#arch-LR .suspect")).containsText("All others say 13");
+            assertThat(page.locator("#arch-LR .suspect")).containsText("The others give 13");
             assertThat(page.locator(".suspect")).hasCount(1);
-            assertThat(page.locator("#says li").first()).containsText("Left rear, hub to lip: probably misread");
+            assertThat(page.locator("#says li").first())
+                    .containsText(Said.by("finding.READING_SUSPECT.title", "place", "Left rear, hub to lip"));
             page.locator("#in-LR").fill("13 1/2");
             page.locator("#in-LR").press("Enter");
             assertThat(page.locator(".suspect")).hasCount(0);
-            assertThat(page.locator("#says")).not().containsText("probably misread");
+            assertThat(page.locator("#says")).not().containsText(Said.part("finding.READING_SUSPECT.title"));
         }
     }
 
@@ -57,13 +59,14 @@ class SuspicionTest {
     void the_demos_misread_is_named_at_its_arch_and_on_the_floor() {
         try (Screen screen = Screen.desk().signIn("orla")) {
             screen.open("/jobs/" + Jobs.id("GN 2-118") + "/measure");
-            assertThat(screen.page.locator("#arch-RF .suspect")).containsText("All others say 13");
+            assertThat(screen.page.locator("#arch-RF .suspect")).containsText("The others give 13");
             assertThat(screen.page.locator("#says li").first())
-                    .containsText("Right front, hub to lip: probably misread");
+                    .containsText(Said.by("finding.READING_SUSPECT.title", "place", "Right front, hub to lip"));
             screen.page.locator("#arch-LF .fell summary").click();
-            assertThat(screen.page.locator("#arch-LF .fell")).containsText("All readings of the job together say 1");
+            assertThat(screen.page.locator("#arch-LF .fell")).containsText(Said.part("adjusted"));
             screen.open("/");
-            assertThat(screen.page.locator("main")).containsText("Take again: right front, hub to lip");
+            assertThat(screen.page.locator("main"))
+                    .containsText(Said.by("next.again", "place", "right front", "way", "hub to lip"));
         }
     }
 
@@ -81,18 +84,20 @@ class SuspicionTest {
             walk(page, "RIM", "23 1/2", "23 1/2", "23 7/8", "23 7/8");
             walk(page, "HF", "14 1/4", "14 3/4", "14 5/8", "14 5/8");
             assertThat(page.locator("#says li").first())
-                    .containsText("Let somebody else read right front, hub to lip: that will tell which it is.");
+                    .containsText(Said.by("asked.again", "spot", "right front, hub to lip"));
             sheet = page.url().replaceFirst("^http://[^/]+", "");
             screen.open("/");
-            assertThat(page.locator("main")).containsText("Somebody else reads right front, hub to lip");
+            assertThat(page.locator("main"))
+                    .containsText(Said.by("next.repeat", "place", "right front", "way", "hub to lip"));
         }
         try (Screen screen = Screen.desk().signIn("milo")) {
             Page page = screen.page;
             screen.open(sheet);
             page.locator("#in-RF").fill("14 1/4");
             page.locator("#in-RF").press("Enter");
-            assertThat(page.locator("#says li").first()).containsText("Right front, hub to lip: probably misread");
-            assertThat(page.locator("#says li").first()).containsText("It says 14 3⁄4");
+            assertThat(page.locator("#says li").first())
+                    .containsText(Said.by("finding.READING_SUSPECT.title", "place", "Right front, hub to lip"));
+            assertThat(page.locator("#says li").first()).containsText("14 3⁄4");
         }
     }
 
@@ -103,12 +108,12 @@ class SuspicionTest {
             screen.open("/jobs/" + Jobs.id("WU 9-016") + "/measure");
             page.locator("#chip-RIM").click();
             assertThat(page.locator("#arch-LF .fell summary")).containsText("↓ 1");
-            page.locator("#against").selectOption(new SelectOption().setLabel("First set-down"));
-            assertThat(page.locator(".compared")).containsText("They differ in tyre pressure left front");
+            page.locator("#against").selectOption(new SelectOption().setLabel(Said.part("stage.FIRST_SET_DOWN")));
+            assertThat(page.locator(".compared")).containsText("tyre pressure left front");
             assertThat(page.locator("#arch-LF .fell summary")).containsText("↓ 1⁄8");
             assertThat(page.locator("#chip-RIM")).hasAttribute("aria-current", "true");
             page.locator("#chip-HF").click();
-            assertThat(page.locator("#against option[selected]")).hasText("First set-down");
+            assertThat(page.locator("#against option[selected]")).hasText(Said.part("stage.FIRST_SET_DOWN"));
         }
     }
 }

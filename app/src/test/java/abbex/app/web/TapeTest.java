@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import abbex.app.support.Said;
 import abbex.app.support.Screen;
 import abbex.app.support.Shop;
 import com.google.gson.JsonArray;
@@ -169,14 +170,14 @@ class TapeTest {
         hands.send("Input.dispatchTouchEvent", touch("touchStart", one));
         hands.send("Input.dispatchTouchEvent", touch("touchStart", one, other));
         hands.send("Input.dispatchTouchEvent", touch("touchEnd"));
-        assertThat(page.locator(".tape-status")).hasText("Two fingers at once: nothing was taken.");
+        assertThat(page.locator(".tape-status")).hasText(Said.part("script.tape.two"));
         assertThat(page.locator("#in-LF")).hasValue("");
         hands.send("Input.dispatchTouchEvent", touch("touchStart", one));
         for (int i = 1; i < 12; i++) {
             hands.send("Input.dispatchTouchEvent", touch("touchMove", new double[] {one[0], one[1] - 20 * i}));
         }
         hands.send("Input.dispatchTouchEvent", touch("touchEnd"));
-        assertThat(page.locator(".tape-status")).hasText("That became a scroll: nothing was taken.");
+        assertThat(page.locator(".tape-status")).hasText(Said.by("script.tape.scroll"));
         assertThat(page.locator("#in-LF")).hasValue("");
         // And a plain tap after it is a tap again.
         tapMark(4, 0);

@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import abbex.app.support.Said;
 import abbex.app.support.Screen;
 import abbex.app.support.Shop;
 import com.microsoft.playwright.Locator;
@@ -52,21 +53,21 @@ class TypingTest {
 
     @ParameterizedTest(name = "{0}")
     @CsvSource(delimiter = '|', textBlock = """
-                    25 7/15 | on no tape | 25 7/16
-                    25 17/16 | a whole inch or more | 26 1/16
-                    25 7/ | unfinished | 25 7/16
-                    26,5 | comma | 26.5
-                    ٢٦ | digits 0 to 9 | 26
-                    1e3 | exponent | ''
-                    -26 | below nought | 26
-                    0 | more than nought | ''
-                    400 in | which nothing here is | ''
-                    <script>alert(1)</script> | no reading | ''
-                    👍 26 | no reading | ''
+                    25 7/15 | NOT_ON_A_TAPE | 25 7/16
+                    25 17/16 | IMPROPER | 26 1/16
+                    25 7/ | UNFINISHED_FRACTION | 25 7/16
+                    26,5 | COMMA | 26.5
+                    ٢٦ | OTHER_DIGITS | 26
+                    1e3 | EXPONENT | ''
+                    -26 | MINUS | 26
+                    0 | ZERO | ''
+                    400 in | TOO_LARGE | ''
+                    <script>alert(1)</script> | NOT_READABLE | ''
+                    👍 26 | NOT_READABLE | ''
                     """)
-    void a_text_that_is_no_reading(String text, String says, String offer) {
+    void a_text_that_is_no_reading(String text, String why, String offer) {
         type("LF", text);
-        assertThat(page.locator("#bad-LF")).containsText(says);
+        assertThat(page.locator("#bad-LF")).containsText(Said.part("refusal." + why));
         assertThat(field("LF")).hasValue(text);
         assertThat(field("LF")).isFocused();
         if (!offer.isEmpty()) {
@@ -80,7 +81,7 @@ class TypingTest {
     @Test
     void ten_thousand_characters() {
         type("LF", "9".repeat(10_000));
-        assertThat(page.locator("#bad-LF")).containsText("10000 characters long");
+        assertThat(page.locator("#bad-LF")).containsText(Said.by("refusal.TOO_LONG", "read", "10000"));
         assertEquals(10_000, field("LF").inputValue().length());
     }
 
@@ -95,7 +96,7 @@ class TypingTest {
             other.page.locator("#in-LF").fill("26");
             other.page.keyboard().press("Enter");
             assertThat(other.page.locator("#arch-LF .hero")).hasText("26 mm");
-            assertThat(other.page.locator("#says")).containsText("were inches meant?");
+            assertThat(other.page.locator("#says")).containsText(Said.part("finding.UNIT_DOUBT.text"));
         }
     }
 
@@ -107,7 +108,7 @@ class TypingTest {
         assertThat(field("RF")).isFocused();
         page.keyboard().type("14 17/16");
         page.keyboard().press("Enter");
-        assertThat(page.locator("#bad-RF")).containsText("a whole inch or more");
+        assertThat(page.locator("#bad-RF")).containsText(Said.part("refusal.IMPROPER"));
         assertThat(field("RF")).isFocused();
         assertThat(field("RF")).hasValue("14 17/16");
     }
@@ -135,7 +136,7 @@ class TypingTest {
         page.waitForResponse(r -> r.url().endsWith("/readings") && r.status() == 401, () -> type("RF", "14 7/16"));
         signInAgain();
         assertThat(field("RF")).hasValue("14 7/16");
-        assertThat(page.locator("#notice")).containsText("is back in its field");
+        assertThat(page.locator("#notice")).containsText(Said.part("script.reading.back"));
         field("RF").press("Enter");
         assertThat(page.locator("#arch-RF.taken")).isVisible();
     }
@@ -153,14 +154,14 @@ class TypingTest {
     }
 
     private void signInAgain() {
-        assertThat(page.locator("#notice")).containsText("session has ended");
+        assertThat(page.locator("#notice")).containsText(Said.part("script.ended"));
         page.locator("#notice a").click();
         signIn();
     }
 
     private void signIn() {
-        page.getByLabel("Name").fill("orla");
-        page.getByLabel("Password").fill(Shop.password());
+        page.getByLabel(Said.by("sign-in.name")).fill("orla");
+        page.getByLabel(Said.by("sign-in.password")).fill(Shop.password());
         page.keyboard().press("Enter");
     }
 
@@ -173,12 +174,12 @@ class TypingTest {
         String plate = page.locator("#plate").inputValue();
         forgetSession();
         page.keyboard().press("Enter");
-        assertThat(page.locator("body")).containsText("Your session had ended");
-        page.getByLabel("Name").fill("orla");
-        page.getByLabel("Password").fill(Shop.password());
+        assertThat(page.locator("body")).containsText(Said.part("sign-in.ended"));
+        page.getByLabel(Said.by("sign-in.name")).fill("orla");
+        page.getByLabel(Said.by("sign-in.password")).fill(Shop.password());
         page.keyboard().press("Enter");
         page.waitForURL(Shop.address() + "/");
-        page.getByText("Go on with it").click();
+        page.getByText(Said.part("script.draft.arrive.go")).click();
         assertThat(page.locator("#plate")).hasValue(plate);
         assertThat(page.locator("#name")).hasValue("long story");
         page.locator("#kit").press("Enter");
@@ -193,12 +194,12 @@ class TypingTest {
         page.locator("#PRESSURE_LF").fill("thirty");
         page.locator("#PRESSURE_RF").fill("33");
         page.locator("#LOAD").fill("empty");
-        page.getByText("Keep the state").click();
-        assertThat(page.locator("#PRESSURE_LF-bad")).containsText("33 psi, 2.3 bar or 230 kPa");
+        page.getByText(Said.part("measure.state.save")).click();
+        assertThat(page.locator("#PRESSURE_LF-bad")).containsText(Said.part("problem.pressure"));
         assertThat(page.locator("#PRESSURE_LF")).hasValue("thirty");
         assertThat(page.locator("#LOAD")).hasValue("empty");
         page.locator("#PRESSURE_LF").fill("33 psi");
-        page.getByText("Keep the state").click();
+        page.getByText(Said.part("measure.state.save")).click();
         assertThat(page.locator("#state summary")).containsText("LF 33 psi");
     }
 
@@ -232,9 +233,9 @@ class TypingTest {
         type("LF", "14");
         assertThat(page.locator("#arch-LF.taken")).isVisible();
         page.reload();
-        page.getByText("Set down: measure again").click();
+        page.getByText(Said.part("measure.set-down")).click();
         type("RF", "13");
-        assertThat(page.locator("#says")).containsText("No hub to lip from before");
+        assertThat(page.locator("#says")).containsText(Said.by("finding.NO_BEFORE.title", "way", "hub to lip"));
         assertThat(page.locator("#says")).containsText("right front");
     }
 
@@ -245,14 +246,14 @@ class TypingTest {
                 .newContext(new com.microsoft.playwright.Browser.NewContextOptions().setJavaScriptEnabled(false))) {
             Page bare = plain.newPage();
             bare.navigate(Shop.address() + "/sign-in");
-            bare.getByLabel("Name").fill("orla");
-            bare.getByLabel("Password").fill(Shop.password());
+            bare.getByLabel(Said.by("sign-in.name")).fill("orla");
+            bare.getByLabel(Said.by("sign-in.password")).fill(Shop.password());
             bare.keyboard().press("Enter");
             bare.waitForURL(Shop.address() + "/");
             bare.navigate(page.url());
             bare.locator("#in-LF").fill("14 17/16");
             bare.locator("#in-LF").press("Enter");
-            assertThat(bare.locator("#bad-LF")).containsText("a whole inch or more");
+            assertThat(bare.locator("#bad-LF")).containsText(Said.part("refusal.IMPROPER"));
             assertThat(bare.locator("#in-LF")).hasValue("14 17/16");
             bare.locator("#in-LF").fill("15 1/16");
             bare.locator("#in-LF").press("Enter");

@@ -1,28 +1,77 @@
 package abbex.core.figure;
 
 import java.util.Comparator;
-import java.util.List;
+import java.util.Map;
 
 /**
- * Something the numbers say, as data: words are formed only by who shows it.
- *
- * @param code what kind
- * @param severity how much it matters
- * @param place where
- * @param values what the sentence speaks of, in the order of its placeholders: lengths, estimates, angles, places, text
+ * Something the numbers say, as data: words are formed only by who shows it. Each finding is a record of its own in its
+ * package's sealed interface; the record's name is its code, its components are what the sentence speaks of.
  */
-public record Finding(FindingCode code, Severity severity, Place place, List<Object> values) {
-    /** Worst first, then in the order of the codes and places, so that the order of entry never shows. */
-    public static final Comparator<Finding> WORST_FIRST = Comparator.comparing(Finding::severity)
+public interface Finding {
+    /** Worst first, then in the order of the records and places, so that the order of entry never shows. */
+    Comparator<Finding> WORST_FIRST = Comparator.comparing(Finding::severity)
             .reversed()
-            .thenComparing(f -> f.code().ordinal())
+            .thenComparing(f -> FindingType.of(f).rank())
             .thenComparing(f -> f.place().code());
 
-    public Finding {
-        values = List.copyOf(values);
+    /** How much it matters. */
+    Severity severity();
+
+    /** Where. */
+    Place place();
+
+    /** True when it says that something has not been looked at or cannot be said yet. */
+    default boolean open() {
+        return false;
     }
 
-    public static Finding of(FindingCode code, Severity severity, Place place, Object... values) {
-        return new Finding(code, severity, place, List.of(values));
+    /** The record's name in capitals, such as {@code LEFT_RIGHT_NEW}: stable, published, and the key of its words. */
+    default String code() {
+        return FindingType.of(this).code();
+    }
+
+    /** What its sentence speaks of, by the names of the record's components, in their order. */
+    default Map<String, Object> named() {
+        return FindingType.of(this).named(this);
+    }
+
+    /** Good to know, and good. */
+    interface Clear extends Finding {
+        @Override
+        default Severity severity() {
+            return Severity.CLEAR;
+        }
+    }
+
+    /** Good to know. */
+    interface Note extends Finding {
+        @Override
+        default Severity severity() {
+            return Severity.NOTE;
+        }
+    }
+
+    /** Something to look at again. */
+    interface Look extends Finding {
+        @Override
+        default Severity severity() {
+            return Severity.LOOK;
+        }
+    }
+
+    /** Not to leave the building so. */
+    interface Stop extends Finding {
+        @Override
+        default Severity severity() {
+            return Severity.STOP;
+        }
+    }
+
+    /** Not looked at, or not to be said yet. */
+    interface Open extends Finding {
+        @Override
+        default boolean open() {
+            return true;
+        }
     }
 }

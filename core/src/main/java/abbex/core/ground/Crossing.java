@@ -1,9 +1,7 @@
 package abbex.core.ground;
 
 import abbex.core.figure.Finding;
-import abbex.core.figure.Severity;
 import abbex.core.units.Length;
-import abbex.core.vehicle.Whole;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.PriorityQueue;
@@ -67,13 +65,11 @@ public final class Crossing {
 
         /** What is to be said of it. */
         public Finding finding() {
-            boolean scrapes = air <= 0;
-            return Finding.of(
-                    scrapes ? GroundFinding.SCRAPES : clears() ? GroundFinding.PASSES : GroundFinding.LITTLE_AIR,
-                    scrapes ? Severity.STOP : clears() ? Severity.CLEAR : Severity.LOOK,
-                    Whole.VEHICLE,
-                    name,
-                    Length.ofRoundedMm(Math.abs(air)));
+            Length left = Length.ofRoundedMm(Math.abs(air));
+            if (air <= 0) {
+                return new GroundFinding.Scrapes(name, left);
+            }
+            return clears() ? new GroundFinding.Passes(name, left) : new GroundFinding.LittleAir(name, left);
         }
     }
 

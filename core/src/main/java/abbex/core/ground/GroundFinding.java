@@ -1,20 +1,33 @@
 package abbex.core.ground;
 
-import abbex.core.figure.FindingCode;
+import abbex.core.figure.Finding;
+import abbex.core.figure.Place;
+import abbex.core.units.Angle;
+import abbex.core.units.Length;
+import abbex.core.vehicle.Whole;
 
 /** What the ground and the lamps may have to say. The order is that in which findings of one severity are shown. */
-public enum GroundFinding implements FindingCode {
-    SCRAPES,
-    LITTLE_AIR,
-    BELOW_CODE,
-    ABOVE_CODE,
-    BEAM_DOWN,
-    BEAM_UP,
-    WITHIN_CODE,
-    PASSES;
-
+public sealed interface GroundFinding extends Finding {
     @Override
-    public boolean open() {
-        return false;
+    default Place place() {
+        return Whole.VEHICLE;
     }
+
+    /** The name of the low point and how far it would go into the ground. */
+    record Scrapes(String point, Length into) implements GroundFinding, Stop {}
+
+    record LittleAir(String point, Length air) implements GroundFinding, Look {}
+
+    record BelowCode(Lamps.Code part, Length height, Length least, String source) implements GroundFinding, Look {}
+
+    record AboveCode(Lamps.Code part, Length height, Length most, String source) implements GroundFinding, Look {}
+
+    /** The angle by which the beam goes down, and how much lower it meets the wall. */
+    record BeamDown(Angle by, Length wall) implements GroundFinding, Look {}
+
+    record BeamUp(Angle by, Length wall) implements GroundFinding, Look {}
+
+    record WithinCode(Lamps.Code part, Length height, Length least, String source) implements GroundFinding, Note {}
+
+    record Passes(String point, Length air) implements GroundFinding, Clear {}
 }

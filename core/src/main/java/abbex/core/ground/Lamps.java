@@ -3,10 +3,8 @@ package abbex.core.ground;
 import abbex.core.figure.Figure;
 import abbex.core.figure.Finding;
 import abbex.core.figure.Reason;
-import abbex.core.figure.Severity;
 import abbex.core.units.Angle;
 import abbex.core.units.Length;
-import abbex.core.vehicle.Whole;
 import java.util.Optional;
 
 /** Lamps and bumpers after lowering: where the beam goes, and what some codes say of heights. Shown, never certified. */
@@ -69,35 +67,21 @@ public final class Lamps {
         boolean below = height.compareTo(code.least()) < 0;
         boolean above = code.most().filter(most -> height.compareTo(most) > 0).isPresent();
         if (above) {
-            return Finding.of(
-                    GroundFinding.ABOVE_CODE,
-                    Severity.LOOK,
-                    Whole.VEHICLE,
-                    code,
-                    height,
-                    code.most().orElseThrow(),
-                    code.source());
+            return new GroundFinding.AboveCode(code, height, code.most().orElseThrow(), code.source());
         }
-        return Finding.of(
-                below ? GroundFinding.BELOW_CODE : GroundFinding.WITHIN_CODE,
-                below ? Severity.LOOK : Severity.NOTE,
-                Whole.VEHICLE,
-                code,
-                height,
-                code.least(),
-                code.source());
+        return below
+                ? new GroundFinding.BelowCode(code, height, code.least(), code.source())
+                : new GroundFinding.WithinCode(code, height, code.least(), code.source());
     }
 
     /** That the beam goes elsewhere now; empty when it does by less than a tenth of a degree (ours). */
     public static Optional<Finding> turned(Length rake, Length over) {
         Angle aim = aim(rake, over).value();
-        return Math.abs(aim.degrees()) < LEAST
-                ? Optional.empty()
-                : Optional.of(Finding.of(
-                        rake.sign() > 0 ? GroundFinding.BEAM_DOWN : GroundFinding.BEAM_UP,
-                        Severity.LOOK,
-                        Whole.VEHICLE,
-                        new Angle(Math.abs(aim.rad())),
-                        onWall(aim, WALL).abs()));
+        if (Math.abs(aim.degrees()) < LEAST) {
+            return Optional.empty();
+        }
+        Angle by = new Angle(Math.abs(aim.rad()));
+        Length wall = onWall(aim, WALL).abs();
+        return Optional.of(rake.sign() > 0 ? new GroundFinding.BeamDown(by, wall) : new GroundFinding.BeamUp(by, wall));
     }
 }

@@ -14,9 +14,13 @@ import java.util.Set;
  * @param arches the corners whose lip was worked on, and nothing else, between the sheet before and this one
  */
 public record Basis(
-        Stage stage, Repeatability repeatability, Optional<Floor> floor, StandIn standIn, Set<Corner> arches) {
+        Stage stage,
+        Repeatability repeatability,
+        Optional<Floor> floor,
+        SubstituteBaseline standIn,
+        Set<Corner> arches) {
     public static final Basis USUAL =
-            new Basis(Stage.OTHER, Repeatability.USUAL, Optional.empty(), StandIn.NONE, Set.of());
+            new Basis(Stage.OTHER, Repeatability.USUAL, Optional.empty(), SubstituteBaseline.NONE, Set.of());
 
     public Basis {
         arches = Set.copyOf(arches);
@@ -38,7 +42,7 @@ public record Basis(
         return new Basis(stage, other, floor, standIn, arches);
     }
 
-    public Basis from(StandIn other) {
+    public Basis from(SubstituteBaseline other) {
         return new Basis(stage, repeatability, floor, other, arches);
     }
 

@@ -1,8 +1,6 @@
 package abbex.core.heights;
 
 import abbex.core.figure.Finding;
-import abbex.core.figure.Place;
-import abbex.core.figure.Severity;
 import abbex.core.units.Length;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.Vehicle;
@@ -22,8 +20,8 @@ record Comparison(
         return new Comparison(vehicle, before, after, advertised, limits, new ArrayList<>());
     }
 
-    void say(HeightFinding code, Severity severity, Place place, Object... values) {
-        findings.add(Finding.of(code, severity, place, values));
+    void say(HeightFinding finding) {
+        findings.add(finding);
     }
 
     /** The same wheels on both sheets, as far as anybody said. */

@@ -2,13 +2,11 @@ package abbex.core.heights;
 
 import abbex.core.figure.Figure;
 import abbex.core.figure.Reason;
-import abbex.core.figure.Severity;
 import abbex.core.units.Estimate;
 import abbex.core.units.Length;
 import abbex.core.units.Uncertainty;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
-import abbex.core.vehicle.Whole;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.EnumMap;
@@ -63,22 +61,17 @@ final class Diagonals {
         }));
         if (!moved.isEmpty()) {
             Method worst = moved.get(0);
-            Object change = diagonals.get(worst).change().orElseThrow().value();
+            Estimate change = diagonals.get(worst).change().orElseThrow().value();
             if (c.otherBay() && !c.floorsKnown()) {
-                c.say(HeightFinding.DIAGONAL_OTHER_BAY, Severity.NOTE, Whole.VEHICLE, List.copyOf(moved), change);
+                c.say(new HeightFinding.DiagonalOtherBay(List.copyOf(moved), change));
             } else if (held.isEmpty()) {
-                c.say(HeightFinding.DIAGONAL_MOVED, Severity.LOOK, Whole.VEHICLE, List.copyOf(moved), change);
+                c.say(new HeightFinding.DiagonalMoved(List.copyOf(moved), change));
             } else {
-                c.say(
-                        HeightFinding.DIAGONAL_ONE_METHOD,
-                        Severity.LOOK,
-                        Spot.of(Corner.LF, worst),
-                        List.copyOf(moved),
-                        change,
-                        List.copyOf(held));
+                c.say(new HeightFinding.DiagonalOneMethod(
+                        Spot.of(Corner.LF, worst), List.copyOf(moved), change, List.copyOf(held)));
             }
         } else if (!held.isEmpty()) {
-            c.say(HeightFinding.DIAGONAL_HELD, Severity.CLEAR, Whole.VEHICLE, List.copyOf(held));
+            c.say(new HeightFinding.DiagonalHeld(List.copyOf(held)));
         }
         before(c, diagonals);
     }
@@ -89,7 +82,7 @@ final class Diagonals {
             BeforeAfter d = diagonals.get(method);
             Optional<Estimate> was = d == null ? Optional.empty() : d.before().map(Figure::value);
             if (was.isPresent() && was.get().differsFromZero(c.twist())) {
-                c.say(HeightFinding.DIAGONAL_BEFORE, Severity.NOTE, Whole.VEHICLE, method, was.get());
+                c.say(new HeightFinding.DiagonalBefore(method, was.get()));
                 return;
             }
         }

@@ -1,12 +1,7 @@
 package abbex.core.heights;
 
-import static abbex.core.heights.HeightFinding.CORNER_ROSE;
-import static abbex.core.heights.HeightFinding.ONLY_FRAME;
-import static abbex.core.heights.HeightFinding.TYRE_IN_DROP;
-
 import abbex.core.figure.Figure;
 import abbex.core.figure.Reason;
-import abbex.core.figure.Severity;
 import abbex.core.units.Estimate;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
@@ -121,13 +116,13 @@ final class Drops {
             drop.best()
                     .map(Figure::value)
                     .filter(d -> d.value().sign() < 0 && d.differsFromZero())
-                    .ifPresent(d -> c.say(CORNER_ROSE, Severity.LOOK, corner, corner, d.negate()));
+                    .ifPresent(d -> c.say(new HeightFinding.CornerRose(corner, d.negate())));
         });
         if (!tyre.isEmpty()) {
-            c.say(TYRE_IN_DROP, Severity.NOTE, tyre.get(0), List.copyOf(tyre));
+            c.say(new HeightFinding.TyreInDrop(tyre.get(0), List.copyOf(tyre)));
         }
         if (!frame.isEmpty()) {
-            c.say(ONLY_FRAME, Severity.NOTE, frame.get(0), List.copyOf(frame));
+            c.say(new HeightFinding.OnlyFrame(frame.get(0), List.copyOf(frame)));
         }
     }
 

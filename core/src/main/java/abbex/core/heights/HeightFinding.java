@@ -1,82 +1,181 @@
 package abbex.core.heights;
 
-import abbex.core.figure.FindingCode;
+import abbex.core.figure.Finding;
+import abbex.core.figure.Place;
+import abbex.core.figure.Severity;
+import abbex.core.units.Angle;
+import abbex.core.units.Estimate;
+import abbex.core.units.Graduation;
+import abbex.core.units.Length;
+import abbex.core.units.LengthUnit;
+import abbex.core.units.Pressure;
+import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.End;
+import abbex.core.vehicle.Seat;
+import abbex.core.vehicle.Whole;
+import java.util.List;
 
-/** What a drop sheet may have to say. The order is that in which findings of one severity are shown. */
-public enum HeightFinding implements FindingCode {
-    READING_SUSPECT(false),
-    READING_SUSPECT_BEFORE(false),
-    READING_TWINS(false),
-    READINGS_SUSPECT(false),
-    READINGS_SUSPECT_SETTLED(false),
-    READINGS_RESTLESS(false),
-    STAGES_OUT_OF_ORDER(false),
-    READ_BEFORE_ITS_STAGE(false),
-    NOTHING_IN_COMMON(true),
-    STAND_IN(false),
-    LIP_UNKNOWN(true),
-    STATE_PRESSURE(false),
-    STATE_DIFFERS(false),
-    PRESSURE_NOT_TAKEN(true),
-    STATE_NOT_TAKEN(true),
-    STATE_HALF_TAKEN(true),
-    UNIT_DOUBT(false),
-    WRONG_COLUMN(false),
-    UNUSUAL_HEIGHT(false),
-    REPEATS_DISAGREE(false),
-    TYRE_OR_MISREAD(false),
-    TYRE_SIDES(false),
-    FREE_RADIUS_MOVED(false),
-    RIM_RADIUS_MOVED(false),
-    RIM_RADIUS_SIDES(false),
-    WHEEL_AGAINST_FRAME(false),
-    DIAGONAL_ONE_METHOD(false),
-    DIAGONAL_MOVED(false),
-    DIAGONAL_OTHER_BAY(false),
-    DIAGONAL_BEFORE(false),
-    AXLE_AGAINST_WHEEL(false),
-    WAYS_DISAGREE(false),
-    SEAT_OUTSIDE(false),
-    STAND_STEEP(false),
-    AXLE_TRAVEL_SHORT(false),
-    CORNER_ROSE(false),
-    LEFT_RIGHT_NEW(false),
-    LEFT_RIGHT_AS_BEFORE(false),
-    LEFT_RIGHT_BEFORE(false),
-    LESS_THAN_PROMISED(false),
-    MORE_THAN_PROMISED(false),
-    LESS_BUT_USUAL(false),
-    MORE_BUT_USUAL(false),
-    FORK_AGAINST_AXLE(false),
-    HEAD_TURNED(false),
-    CHASSIS_TURNED(false),
-    STAND_MOVED(false),
-    HEAD_ANGLE_NEEDED(true),
-    TYRE_IN_DROP(false),
-    ONLY_FRAME(false),
-    LIP_MOVED(false),
-    FLOOR_NOT_USED(true),
-    NO_BEFORE(true),
-    BEFORE_CORRECTED_LATER(false),
-    FINER_THAN_TAPE(false),
-    RAKE_OVER_WHEELBASE(false),
-    RAKE_CHANGED(false),
-    STILL_TO_READ(true),
-    READINGS_UNCHECKED(true),
-    NO_FRAME(true),
-    FLOOR_USED(false),
-    AS_PROMISED(false),
-    LEFT_RIGHT_GOOD(false),
-    DIAGONAL_HELD(false);
-
-    private final boolean open;
-
-    HeightFinding(boolean open) {
-        this.open = open;
-    }
-
+/**
+ * What a drop sheet may have to say. The order is that in which findings of one severity are shown. Drops are positive down;
+ * what is called {@code by} or {@code apart} is unsigned.
+ */
+public sealed interface HeightFinding extends Finding {
     @Override
-    public boolean open() {
-        return open;
+    default Place place() {
+        return Whole.VEHICLE;
     }
+
+    record ReadingSuspect(Spot place, Length read, Estimate others, Slip slip) implements HeightFinding, Look {}
+
+    record ReadingSuspectBefore(Spot place, Length read, Estimate others, Slip slip, Stage stage)
+            implements HeightFinding, Look {}
+
+    record ReadingTwins(Spot place, List<Stage> stages) implements HeightFinding, Look {}
+
+    record ReadingsSuspect(Spot place, List<Taken> readings, Slip slip) implements HeightFinding, Look {}
+
+    record ReadingsSuspectSettled(Spot place, List<Taken> readings, Slip slip, Asked ask)
+            implements HeightFinding, Look {}
+
+    record ReadingsRestless() implements HeightFinding, Look {}
+
+    record StagesOutOfOrder(Stage here, Stage before) implements HeightFinding, Look {}
+
+    record ReadBeforeItsStage(Stage here, Stage before) implements HeightFinding, Look {}
+
+    record NothingInCommon() implements HeightFinding, Look, Open {}
+
+    record StandIn(SubstituteBaseline substitute) implements HeightFinding, Look {}
+
+    record LipUnknown(Corner place) implements HeightFinding, Look, Open {}
+
+    record StatePressure(Place place, Pressure before, Pressure now) implements HeightFinding, Look {}
+
+    record StateDiffers(Severity severity, SheetState.Item item, String before, String now) implements HeightFinding {}
+
+    record PressureNotTaken(Place place, List<Place> wheels) implements HeightFinding, Note, Open {}
+
+    record StateNotTaken(List<SheetState.Item> items) implements HeightFinding, Note, Open {}
+
+    record StateHalfTaken(SheetState.Item item, String said) implements HeightFinding, Note, Open {}
+
+    record UnitDoubt(Spot place, String read, LengthUnit meant) implements HeightFinding, Look {}
+
+    record WrongColumn(Spot place, Length read, List<Method> fits) implements HeightFinding, Look {}
+
+    record UnusualHeight(Spot place, Length read, Length from, Length to) implements HeightFinding, Look {}
+
+    record RepeatsDisagree(Spot place, Length low, String lowBy, Length high, String highBy)
+            implements HeightFinding, Look {}
+
+    record TyreOrMisread(Corner place, Length before, Length now, Estimate change) implements HeightFinding, Look {}
+
+    record TyreSides(End place, Length left, Length right, Estimate difference) implements HeightFinding, Look {}
+
+    record FreeRadiusMoved(Corner place, Length before, Length now, Estimate change) implements HeightFinding, Look {}
+
+    record RimRadiusMoved(Corner place, Length before, Length now, Estimate change) implements HeightFinding, Look {}
+
+    record RimRadiusSides(End place, Length left, Length right, Estimate difference) implements HeightFinding, Look {}
+
+    record WheelAgainstFrame(Corner place, Estimate wheel, Estimate frame) implements HeightFinding, Look {}
+
+    record DiagonalOneMethod(Spot place, List<Method> moved, Estimate change, List<Method> held)
+            implements HeightFinding, Look {}
+
+    record DiagonalMoved(List<Method> moved, Estimate change) implements HeightFinding, Look {}
+
+    record DiagonalOtherBay(List<Method> moved, Estimate change) implements HeightFinding, Note {}
+
+    record DiagonalBefore(Method method, Estimate was) implements HeightFinding, Note {}
+
+    record AxleAgainstWheel(Estimate axle, Estimate wheels) implements HeightFinding, Look {
+        @Override
+        public End place() {
+            return End.REAR;
+        }
+    }
+
+    record WaysDisagree(End place, PointMethod one, Estimate oneDrop, PointMethod other, Estimate otherDrop)
+            implements HeightFinding, Look {}
+
+    record SeatOutside(Estimate seat, Estimate front, Estimate rear) implements HeightFinding, Look {
+        @Override
+        public Seat place() {
+            return Seat.SEAT;
+        }
+    }
+
+    record StandSteep(Angle lean, Angle least) implements HeightFinding, Look {}
+
+    record AxleTravelShort(Spot place, Place at, Estimate room, Length needed) implements HeightFinding, Look {}
+
+    record CornerRose(Place place, Estimate by) implements HeightFinding, Look {}
+
+    record LeftRightNew(End place, Corner lower, Estimate by, Method method) implements HeightFinding, Look {}
+
+    record LeftRightAsBefore(Severity severity, End place, Corner lower, Estimate now, Estimate before, Method method)
+            implements HeightFinding {}
+
+    record LeftRightBefore(End place, Corner lower, Estimate by, Method method) implements HeightFinding, Note {}
+
+    record LessThanPromised(Place place, Estimate drop, Advertised.Range advertised, Length missing)
+            implements HeightFinding, Look {}
+
+    record MoreThanPromised(Place place, Estimate drop, Advertised.Range advertised, Length over)
+            implements HeightFinding, Look {}
+
+    record LessButUsual(Place place, Estimate drop, Advertised.Range advertised, Length missing)
+            implements HeightFinding, Note {}
+
+    record MoreButUsual(Place place, Estimate drop, Advertised.Range advertised, Length over)
+            implements HeightFinding, Note {}
+
+    record ForkAgainstAxle(End place, PointMethod one, Estimate oneDrop, PointMethod other, Estimate otherDrop)
+            implements HeightFinding, Note {}
+
+    record HeadTurned(End lower, Angle by, Angle before, Angle now) implements HeightFinding, Note {}
+
+    record ChassisTurned(End lower, Angle by) implements HeightFinding, Note {}
+
+    record StandMoved(Angle before, Angle now) implements HeightFinding, Note {}
+
+    record HeadAngleNeeded() implements HeightFinding, Note, Open {
+        @Override
+        public End place() {
+            return End.FRONT;
+        }
+    }
+
+    record TyreInDrop(Place place, List<Place> at) implements HeightFinding, Note {}
+
+    record OnlyFrame(Place place, List<Place> at) implements HeightFinding, Note {}
+
+    record LipMoved(Corner place, Estimate up) implements HeightFinding, Note {}
+
+    record FloorNotUsed() implements HeightFinding, Note, Open {}
+
+    record NoBefore(Spot place, Way way, List<Place> at) implements HeightFinding, Look, Open {}
+
+    record BeforeCorrectedLater(Spot place, Length read, String by) implements HeightFinding, Note {}
+
+    record FinerThanTape(Spot place, String read, Graduation tape) implements HeightFinding, Note {}
+
+    record RakeOverWheelbase() implements HeightFinding, Note {}
+
+    record RakeChanged(Length before, Length now, Estimate change) implements HeightFinding, Note {}
+
+    record StillToRead(Spot place, Way way, List<Place> at) implements HeightFinding, Note, Open {}
+
+    record ReadingsUnchecked(Spot place, List<Spot> spots) implements HeightFinding, Note, Open {}
+
+    record NoFrame() implements HeightFinding, Note, Open {}
+
+    record FloorUsed() implements HeightFinding, Note {}
+
+    record AsPromised(Place place, Estimate drop, Advertised.Range advertised) implements HeightFinding, Clear {}
+
+    record LeftRightGood(End place, Estimate apart, Method method) implements HeightFinding, Clear {}
+
+    record DiagonalHeld(List<Method> held) implements HeightFinding, Clear {}
 }

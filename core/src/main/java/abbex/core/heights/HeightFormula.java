@@ -1,31 +1,39 @@
 package abbex.core.heights;
 
 import abbex.core.figure.Reason.Formula;
+import java.util.List;
 
 /** The formulas of the drop sheet; docs/formulas.md has a row for each. */
 public enum HeightFormula implements Formula {
-    DROP("definition: before minus after, positive down"),
-    MEAN_OF_SIDES("definition: an end is the mean of left and right"),
-    LEFT_MINUS_RIGHT("definition: positive when left stands higher"),
-    DIAGONAL("geometry of a stiff body: (LF + RR) - (RF + LR)"),
-    CHANGE("definition: after minus before"),
-    RAKE("definition: rear frame height minus front, positive nose-down"),
-    RAKE_ANGLE("trigonometry: atan(rake / distance of the frame points)"),
-    LOADED_RADIUS("geometry: ground to lip minus hub to lip"),
-    FREE_RADIUS("geometry: hub to lip minus tread to lip"),
-    RIM_RADIUS("geometry: rim to lip minus hub to lip"),
-    FORK("trigonometry: (tube after - tube before) * cos(head angle)"),
-    SAG("definition: axle to body hanging free minus the same loaded"),
-    GAP("geometry: hub to lip minus the tyre's free radius");
+    DROP("definition: before minus after, positive down", "before", "now"),
+    MEAN_OF_SIDES("definition: an end is the mean of left and right", "left", "right"),
+    LEFT_MINUS_RIGHT("definition: positive when left stands higher", "left", "right"),
+    DIAGONAL("geometry of a stiff body: (LF + RR) - (RF + LR)", "lf", "rf", "rr", "lr"),
+    CHANGE("definition: after minus before", "now", "before"),
+    RAKE("definition: rear frame height minus front, positive nose-down", "heights"),
+    RAKE_ANGLE("trigonometry: atan(rake / distance of the frame points)", "rise", "over"),
+    LOADED_RADIUS("geometry: ground to lip minus hub to lip", "ground", "hub"),
+    FREE_RADIUS("geometry: hub to lip minus tread to lip", "hub", "tread"),
+    RIM_RADIUS("geometry: rim to lip minus hub to lip", "rim", "hub"),
+    FORK("trigonometry: (tube after - tube before) * cos(head angle)", "before", "now", "angle"),
+    SAG("definition: axle to body hanging free minus the same loaded", "free", "loaded"),
+    GAP("geometry: hub to lip minus the tyre's free radius", "hub", "radius");
 
     private final String source;
+    private final List<String> names;
 
-    HeightFormula(String source) {
+    HeightFormula(String source, String... names) {
         this.source = source;
+        this.names = List.of(names);
     }
 
     @Override
     public String source() {
         return source;
+    }
+
+    @Override
+    public List<String> names() {
+        return names;
     }
 }

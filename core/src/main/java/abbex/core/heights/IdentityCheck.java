@@ -1,7 +1,6 @@
 package abbex.core.heights;
 
 import abbex.core.figure.Figure;
-import abbex.core.figure.Severity;
 import abbex.core.units.Estimate;
 import abbex.core.units.Length;
 import abbex.core.vehicle.Corner;
@@ -18,6 +17,11 @@ final class IdentityCheck {
     /** How far from the corner towards the other axle a jacking point may lie, as a part of the wheelbase (common practice). */
     private static final double FRAME_POINT = 0.35;
 
+    /** A finding about two radii and what they differ by. */
+    private interface Says<P> {
+        HeightFinding of(P place, Length one, Length other, Estimate difference);
+    }
+
     private IdentityCheck() {}
 
     static void run(Comparison c, Map<Corner, CornerDrop> corners, Map<End, EndDrop> ends) {
@@ -27,10 +31,10 @@ final class IdentityCheck {
                         c,
                         drop,
                         drop.loadedRadius(),
-                        HeightFinding.TYRE_OR_MISREAD,
+                        HeightFinding.TyreOrMisread::new,
                         c.limits().of(Limit.TYRE));
-                constant(c, drop, drop.freeRadius(), HeightFinding.FREE_RADIUS_MOVED, Length.ZERO);
-                constant(c, drop, drop.rimRadius(), HeightFinding.RIM_RADIUS_MOVED, Length.ZERO);
+                constant(c, drop, drop.freeRadius(), HeightFinding.FreeRadiusMoved::new, Length.ZERO);
+                constant(c, drop, drop.rimRadius(), HeightFinding.RimRadiusMoved::new, Length.ZERO);
             }
         }
         for (End end : End.values()) {
@@ -42,27 +46,20 @@ final class IdentityCheck {
                     left,
                     right,
                     CornerDrop::loadedRadius,
-                    HeightFinding.TYRE_SIDES,
+                    HeightFinding.TyreSides::new,
                     c.limits().of(Limit.TYRE));
-            sides(c, end, left, right, CornerDrop::rimRadius, HeightFinding.RIM_RADIUS_SIDES, Length.ZERO);
+            sides(c, end, left, right, CornerDrop::rimRadius, HeightFinding.RimRadiusSides::new, Length.ZERO);
         }
         corners.values()
                 .forEach(drop -> frame(c, drop, corners.get(drop.corner().alongside())));
     }
 
     private static void constant(
-            Comparison c, CornerDrop drop, BeforeAfter radius, HeightFinding code, Length allowance) {
+            Comparison c, CornerDrop drop, BeforeAfter radius, Says<Corner> says, Length allowance) {
         radius.change()
                 .map(Figure::value)
                 .filter(d -> d.differsFromZero(allowance))
-                .ifPresent(d -> c.say(
-                        code,
-                        Severity.LOOK,
-                        drop.corner(),
-                        drop.corner(),
-                        value(radius.before()),
-                        value(radius.after()),
-                        d));
+                .ifPresent(d -> c.say(says.of(drop.corner(), value(radius.before()), value(radius.after()), d)));
     }
 
     private static Length value(Optional<Figure<Estimate>> figure) {
@@ -76,7 +73,7 @@ final class IdentityCheck {
             CornerDrop left,
             CornerDrop right,
             Function<CornerDrop, BeforeAfter> radius,
-            HeightFinding code,
+            Says<End> says,
             Length allowance) {
         BeforeAfter l = radius.apply(left);
         BeforeAfter r = radius.apply(right);
@@ -88,7 +85,7 @@ final class IdentityCheck {
         }
         Estimate difference = a.get().value().minus(b.get().value());
         if (difference.differsFromZero(allowance)) {
-            c.say(code, Severity.LOOK, end, end, value(a), value(b), difference);
+            c.say(says.of(end, value(a), value(b), difference));
         }
     }
 
@@ -110,7 +107,7 @@ final class IdentityCheck {
         double free = wheel.uncertainty().and(frame.value().uncertainty()).expanded()
                 + c.limits().of(Limit.TYRE).mm();
         if (is < low - free || is > high + free) {
-            c.say(HeightFinding.WHEEL_AGAINST_FRAME, Severity.LOOK, here.corner(), here.corner(), wheel, frame.value());
+            c.say(new HeightFinding.WheelAgainstFrame(here.corner(), wheel, frame.value()));
         }
     }
 }

@@ -1,10 +1,8 @@
 package abbex.core.heights;
 
 import abbex.core.figure.Finding;
-import abbex.core.figure.Severity;
 import abbex.core.units.Estimate;
 import abbex.core.vehicle.Corner;
-import abbex.core.vehicle.Whole;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -40,38 +38,34 @@ final class JobCheck {
         return check.findings;
     }
 
-    private void say(HeightFinding code, Severity severity, Object... values) {
-        findings.add(Finding.of(code, severity, Whole.VEHICLE, values));
-    }
-
     /** Stages come in the order of the work, and so do their readings. */
     private void order() {
         for (int i = 1; i < sheets.size(); i++) {
             Stage here = sheets.get(i).basis().stage();
             Stage before = sheets.get(i - 1).basis().stage();
             if (here.ordered() && before.ordered() && here.compareTo(before) < 0) {
-                say(HeightFinding.STAGES_OUT_OF_ORDER, Severity.LOOK, here, before);
+                findings.add(new HeightFinding.StagesOutOfOrder(here, before));
             }
             Optional<Instant> first = sheets.get(i - 1).firstTaken();
             Optional<Instant> now = sheets.get(i).firstTaken();
             if (first.isPresent() && now.isPresent() && now.get().isBefore(first.get())) {
-                say(HeightFinding.READ_BEFORE_ITS_STAGE, Severity.LOOK, here, before);
+                findings.add(new HeightFinding.ReadBeforeItsStage(here, before));
             }
         }
     }
 
     private void floors(boolean unused) {
         if (unused) {
-            say(HeightFinding.FLOOR_NOT_USED, Severity.NOTE);
+            findings.add(new HeightFinding.FloorNotUsed());
         } else if (sheets.stream().anyMatch(s -> s.basis().floor().isPresent() && !s.isEmpty())) {
-            say(HeightFinding.FLOOR_USED, Severity.NOTE);
+            findings.add(new HeightFinding.FloorUsed());
         }
     }
 
     private void standIn() {
-        StandIn from = sheets.get(compared.before()).basis().standIn();
-        if (from != StandIn.NONE && !sheets.get(compared.before()).isEmpty()) {
-            say(HeightFinding.STAND_IN, Severity.LOOK, from);
+        SubstituteBaseline from = sheets.get(compared.before()).basis().standIn();
+        if (from != SubstituteBaseline.NONE && !sheets.get(compared.before()).isEmpty()) {
+            findings.add(new HeightFinding.StandIn(from));
         }
     }
 
@@ -80,8 +74,8 @@ final class JobCheck {
             Optional<Estimate> lip = adjustment.lip(compared.before(), compared.after(), corner);
             findings.add(
                     lip.isPresent()
-                            ? Finding.of(HeightFinding.LIP_MOVED, Severity.NOTE, corner, corner, lip.get())
-                            : Finding.of(HeightFinding.LIP_UNKNOWN, Severity.LOOK, corner, corner));
+                            ? new HeightFinding.LipMoved(corner, lip.get())
+                            : new HeightFinding.LipUnknown(corner));
         }
     }
 
@@ -93,14 +87,13 @@ final class JobCheck {
             return;
         }
         if (suspects.isEmpty() && adjustment.restless()) {
-            say(HeightFinding.READINGS_RESTLESS, Severity.LOOK);
+            findings.add(new HeightFinding.ReadingsRestless());
         }
         boolean whole = before.all().stream()
                 .allMatch(h -> after.get(h.spot().corner(), h.spot().method()) != null);
         List<Spot> unchecked = adjustment.unchecked();
         if (whole && !unchecked.isEmpty()) {
-            findings.add(Finding.of(
-                    HeightFinding.READINGS_UNCHECKED, Severity.NOTE, unchecked.get(0), List.copyOf(unchecked)));
+            findings.add(new HeightFinding.ReadingsUnchecked(unchecked.get(0), List.copyOf(unchecked)));
         }
     }
 }

@@ -4,6 +4,7 @@ import abbex.core.figure.Figure;
 import abbex.core.figure.Finding;
 import abbex.core.figure.Severity;
 import abbex.core.units.Estimate;
+import abbex.core.units.Length;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.Vehicle;
 import java.util.ArrayList;
@@ -38,7 +39,7 @@ public record Judgement(
 
     private record Said(String code, String place) {
         static Said of(Finding finding) {
-            return new Said(finding.code().name(), finding.place().code());
+            return new Said(finding.code(), finding.place().code());
         }
     }
 
@@ -141,16 +142,16 @@ public record Judgement(
             if (suspects.size() > 1) {
                 return several(suspects, settling);
             }
-            boolean past = first.sheet() < sheets.size() - 1;
-            return Finding.of(
-                    past ? HeightFinding.READING_SUSPECT_BEFORE : HeightFinding.READING_SUSPECT,
-                    Severity.LOOK,
-                    spot,
-                    spot,
-                    first.reading().value(),
-                    first.probable(),
-                    Slips.explain(sheets, first, this::adjust),
-                    sheets.get(first.sheet()).basis().stage());
+            Slip slip = Slips.explain(sheets, first, this::adjust);
+            Length read = first.reading().value();
+            return first.sheet() < sheets.size() - 1
+                    ? new HeightFinding.ReadingSuspectBefore(
+                            spot,
+                            read,
+                            first.probable(),
+                            slip,
+                            sheets.get(first.sheet()).basis().stage())
+                    : new HeightFinding.ReadingSuspect(spot, read, first.probable(), slip);
         }
 
         private Finding several(List<Suspect> suspects, Optional<Asked> settling) {
@@ -158,20 +159,21 @@ public record Judgement(
             Spot spot = first.spot();
             boolean oneSheet = suspects.stream().map(Suspect::sheet).distinct().count() == 1;
             if (!oneSheet && suspects.stream().map(Suspect::spot).distinct().count() == 1) {
-                return Finding.of(HeightFinding.READING_TWINS, Severity.LOOK, spot, spot, stages(suspects));
+                return new HeightFinding.ReadingTwins(spot, stages(suspects));
             }
-            List<Object> taken = suspects.stream()
-                    .<Object>map(s -> oneSheet
-                            ? s.spot()
-                            : new Taken(s.spot(), sheets.get(s.sheet()).basis().stage()))
+            List<Taken> taken = suspects.stream()
+                    .map(s -> new Taken(
+                            s.spot(),
+                            oneSheet
+                                    ? Optional.empty()
+                                    : Optional.of(sheets.get(s.sheet()).basis().stage())))
                     .distinct()
                     .toList();
             boolean swapped = Slips.explain(sheets, first, this::adjust) == Slip.SWAPPED_CORNERS;
             Slip slip = swapped ? Slip.SWAPPED_CORNERS : Slip.UNEXPLAINED;
             return settling.isPresent()
-                    ? Finding.of(
-                            HeightFinding.READINGS_SUSPECT_SETTLED, Severity.LOOK, spot, taken, slip, settling.get())
-                    : Finding.of(HeightFinding.READINGS_SUSPECT, Severity.LOOK, spot, taken, slip);
+                    ? new HeightFinding.ReadingsSuspectSettled(spot, taken, slip, settling.get())
+                    : new HeightFinding.ReadingsSuspect(spot, taken, slip);
         }
 
         private List<Stage> stages(List<Suspect> suspects) {

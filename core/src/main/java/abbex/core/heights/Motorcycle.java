@@ -10,13 +10,11 @@ import static abbex.core.heights.PointMethod.SEAT;
 
 import abbex.core.figure.Figure;
 import abbex.core.figure.Reason;
-import abbex.core.figure.Severity;
 import abbex.core.units.Angle;
 import abbex.core.units.Estimate;
 import abbex.core.units.Length;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.Seat;
-import abbex.core.vehicle.Whole;
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.List;
@@ -49,17 +47,16 @@ final class Motorcycle {
             Optional<PointMethod> best = best(end, points);
             Optional<Figure<Estimate>> drop = best.map(way -> points.get(Spot.of(end, way)));
             ends.put(end, new EndDrop(end, drop, Map.of()));
-            best.filter(PointMethod::tyreInIt)
-                    .ifPresent(way -> c.say(HeightFinding.TYRE_IN_DROP, Severity.NOTE, end, List.of(end)));
+            best.filter(PointMethod::tyreInIt).ifPresent(way -> c.say(new HeightFinding.TyreInDrop(end, List.of(end))));
             drop.map(Figure::value)
                     .filter(d -> d.value().sign() < 0 && d.differsFromZero())
-                    .ifPresent(d -> c.say(HeightFinding.CORNER_ROSE, Severity.LOOK, end, end, d.negate()));
+                    .ifPresent(d -> c.say(new HeightFinding.CornerRose(end, d.negate())));
             agree(c, end, points);
         }
         boolean slid = c.before().points().containsKey(Spot.of(End.FRONT, FT))
                 && c.after().points().containsKey(Spot.of(End.FRONT, FT));
         if (slid && c.vehicle().headAngle().isEmpty()) {
-            c.say(HeightFinding.HEAD_ANGLE_NEEDED, Severity.NOTE, End.FRONT);
+            c.say(new HeightFinding.HeadAngleNeeded());
         }
         seat(c, ends, points);
         turned(c, ends);
@@ -85,16 +82,10 @@ final class Motorcycle {
             Estimate one = points.get(Spot.of(end, read.get(0))).value();
             Estimate two = points.get(Spot.of(end, other)).value();
             if (one.minus(two).differsFromZero(APART)) {
-                boolean fork = other == FT;
                 c.say(
-                        fork ? HeightFinding.FORK_AGAINST_AXLE : HeightFinding.WAYS_DISAGREE,
-                        fork ? Severity.NOTE : Severity.LOOK,
-                        end,
-                        end,
-                        read.get(0),
-                        one,
-                        other,
-                        two);
+                        other == FT
+                                ? new HeightFinding.ForkAgainstAxle(end, read.get(0), one, other, two)
+                                : new HeightFinding.WaysDisagree(end, read.get(0), one, other, two));
             }
         }
     }
@@ -115,7 +106,7 @@ final class Motorcycle {
         boolean outside = over.value().sign() > 0 && over.differsFromZero(APART)
                 || under.value().sign() > 0 && under.differsFromZero(APART);
         if (outside) {
-            c.say(HeightFinding.SEAT_OUTSIDE, Severity.LOOK, Seat.SEAT, seat.value(), front.get(), rear.get());
+            c.say(new HeightFinding.SeatOutside(seat.value(), front.get(), rear.get()));
         }
     }
 
@@ -135,9 +126,9 @@ final class Motorcycle {
         Optional<Angle> head = c.vehicle().headAngle();
         if (head.isPresent()) {
             Angle now = new Angle(head.get().rad() + Math.asin(ratio));
-            c.say(HeightFinding.HEAD_TURNED, Severity.NOTE, Whole.VEHICLE, lower, by, head.get(), now);
+            c.say(new HeightFinding.HeadTurned(lower, by, head.get(), now));
         } else {
-            c.say(HeightFinding.CHASSIS_TURNED, Severity.NOTE, Whole.VEHICLE, lower, by);
+            c.say(new HeightFinding.ChassisTurned(lower, by));
         }
     }
 
@@ -147,11 +138,11 @@ final class Motorcycle {
         Optional<Angle> is = c.after().state().standLean();
         is.or(() -> was)
                 .filter(lean -> lean.rad() < STEEP.rad())
-                .ifPresent(lean -> c.say(HeightFinding.STAND_STEEP, Severity.LOOK, Whole.VEHICLE, lean, STEEP));
+                .ifPresent(lean -> c.say(new HeightFinding.StandSteep(lean, STEEP)));
         if (was.isPresent()
                 && is.isPresent()
                 && Math.abs(is.get().degrees() - was.get().degrees()) > LEAN_TOLD) {
-            c.say(HeightFinding.STAND_MOVED, Severity.NOTE, Whole.VEHICLE, was.get(), is.get());
+            c.say(new HeightFinding.StandMoved(was.get(), is.get()));
         }
     }
 

@@ -2,7 +2,6 @@ package abbex.core.heights;
 
 import abbex.core.figure.Figure;
 import abbex.core.figure.Place;
-import abbex.core.figure.Severity;
 import abbex.core.units.Estimate;
 import abbex.core.units.Length;
 import abbex.core.vehicle.End;
@@ -34,25 +33,17 @@ final class PromiseCheck {
         if (missing.compareTo(expanded) > 0) {
             boolean usual = missing.compareTo(c.limits().of(Limit.PROMISE)) <= 0;
             c.say(
-                    usual ? HeightFinding.LESS_BUT_USUAL : HeightFinding.LESS_THAN_PROMISED,
-                    usual ? Severity.NOTE : Severity.LOOK,
-                    place,
-                    place,
-                    drop,
-                    range,
-                    missing);
+                    usual
+                            ? new HeightFinding.LessButUsual(place, drop, range, missing)
+                            : new HeightFinding.LessThanPromised(place, drop, range, missing));
         } else if (over.compareTo(expanded) > 0) {
             boolean usual = over.compareTo(c.limits().of(Limit.PROMISE)) <= 0;
             c.say(
-                    usual ? HeightFinding.MORE_BUT_USUAL : HeightFinding.MORE_THAN_PROMISED,
-                    usual ? Severity.NOTE : Severity.LOOK,
-                    place,
-                    place,
-                    drop,
-                    range,
-                    over);
+                    usual
+                            ? new HeightFinding.MoreButUsual(place, drop, range, over)
+                            : new HeightFinding.MoreThanPromised(place, drop, range, over));
         } else {
-            c.say(HeightFinding.AS_PROMISED, Severity.CLEAR, place, place, drop, range);
+            c.say(new HeightFinding.AsPromised(place, drop, range));
         }
     }
 }

@@ -2,12 +2,10 @@ package abbex.core.heights;
 
 import abbex.core.figure.Figure;
 import abbex.core.figure.Reason;
-import abbex.core.figure.Severity;
 import abbex.core.units.Angle;
 import abbex.core.units.Estimate;
 import abbex.core.units.Length;
 import abbex.core.vehicle.Corner;
-import abbex.core.vehicle.Whole;
 import java.util.Optional;
 
 /** Rake from frame to ground. */
@@ -20,18 +18,15 @@ final class Rakes {
         Optional<Length> base = c.vehicle().frameBase().or(() -> c.vehicle().wheelbase());
         Rake rake = new Rake(height, angle(height.before(), base), angle(height.after(), base), overWheelbase);
         if (!height.isEmpty() && overWheelbase && base.isPresent()) {
-            c.say(HeightFinding.RAKE_OVER_WHEELBASE, Severity.NOTE, Whole.VEHICLE);
+            c.say(new HeightFinding.RakeOverWheelbase());
         }
         height.change()
                 .map(Figure::value)
                 .filter(Estimate::differsFromZero)
-                .ifPresent(change -> c.say(
-                        HeightFinding.RAKE_CHANGED,
-                        Severity.NOTE,
-                        Whole.VEHICLE,
+                .ifPresent(change -> c.say(new HeightFinding.RakeChanged(
                         height.before().orElseThrow().value().value(),
                         height.after().orElseThrow().value().value(),
-                        change));
+                        change)));
         return rake;
     }
 

@@ -1,22 +1,10 @@
 package abbex.core.heights;
 
-import static abbex.core.heights.HeightFinding.BEFORE_CORRECTED_LATER;
-import static abbex.core.heights.HeightFinding.FINER_THAN_TAPE;
-import static abbex.core.heights.HeightFinding.NO_BEFORE;
-import static abbex.core.heights.HeightFinding.NO_FRAME;
-import static abbex.core.heights.HeightFinding.REPEATS_DISAGREE;
-import static abbex.core.heights.HeightFinding.STILL_TO_READ;
-import static abbex.core.heights.HeightFinding.UNIT_DOUBT;
-import static abbex.core.heights.HeightFinding.UNUSUAL_HEIGHT;
-import static abbex.core.heights.HeightFinding.WRONG_COLUMN;
-
 import abbex.core.figure.Place;
-import abbex.core.figure.Severity;
 import abbex.core.units.Length;
 import abbex.core.units.LengthUnit;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.VehicleKind;
-import abbex.core.vehicle.Whole;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -43,7 +31,7 @@ final class ReadingCheck {
         finer(c);
         if (!c.after().isEmpty()) {
             if (!common(c)) {
-                c.say(HeightFinding.NOTHING_IN_COMMON, Severity.LOOK, Whole.VEHICLE);
+                c.say(new HeightFinding.NothingInCommon());
             }
             missing(c);
             correctedLate(c);
@@ -52,7 +40,7 @@ final class ReadingCheck {
                 || c.before().has(Method.FG)
                 || c.after().has(Method.FG);
         if (!frame && !(c.before().isEmpty() && c.after().isEmpty())) {
-            c.say(NO_FRAME, Severity.NOTE, Whole.VEHICLE);
+            c.say(new HeightFinding.NoFrame());
         }
     }
 
@@ -72,7 +60,7 @@ final class ReadingCheck {
         }
         Optional<LengthUnit> meant = otherUnit(height, kind);
         if (meant.isPresent()) {
-            c.say(UNIT_DOUBT, Severity.LOOK, height.spot(), height.spot(), raw(height), meant.get());
+            c.say(new HeightFinding.UnitDoubt(height.spot(), raw(height), meant.get()));
             return;
         }
         // GF, HF and RIM lie apart on one vehicle: a height at home in another column was probably put in this one.
@@ -80,16 +68,9 @@ final class ReadingCheck {
                 .filter(m -> m != way && m.usual(value, kind))
                 .toList();
         if (fits.isEmpty()) {
-            c.say(
-                    UNUSUAL_HEIGHT,
-                    Severity.LOOK,
-                    height.spot(),
-                    height.spot(),
-                    value,
-                    way.usualFrom(kind),
-                    way.usualTo(kind));
+            c.say(new HeightFinding.UnusualHeight(height.spot(), value, way.usualFrom(kind), way.usualTo(kind)));
         } else {
-            c.say(WRONG_COLUMN, Severity.LOOK, height.spot(), height.spot(), value, fits);
+            c.say(new HeightFinding.WrongColumn(height.spot(), value, fits));
         }
     }
 
@@ -118,15 +99,7 @@ final class ReadingCheck {
         Reading low = readings.get(0);
         Reading high = readings.get(readings.size() - 1);
         if (high.estimate(height.point()).minus(low.estimate(height.point())).differsFromZero()) {
-            c.say(
-                    REPEATS_DISAGREE,
-                    Severity.LOOK,
-                    height.spot(),
-                    height.spot(),
-                    low.value(),
-                    low.who(),
-                    high.value(),
-                    high.who());
+            c.say(new HeightFinding.RepeatsDisagree(height.spot(), low.value(), low.who(), high.value(), high.who()));
         }
     }
 
@@ -142,13 +115,8 @@ final class ReadingCheck {
             }
         }
         if (first != null) {
-            c.say(
-                    FINER_THAN_TAPE,
-                    Severity.NOTE,
-                    first.spot(),
-                    first.spot(),
-                    first.tape().raw(),
-                    first.tape().graduation());
+            c.say(new HeightFinding.FinerThanTape(
+                    first.spot(), first.tape().raw(), first.tape().graduation()));
         }
     }
 
@@ -175,10 +143,10 @@ final class ReadingCheck {
             }
         }
         if (!noBefore.isEmpty()) {
-            c.say(NO_BEFORE, Severity.LOOK, Spot.of(noBefore.get(0), way), way, List.copyOf(noBefore));
+            c.say(new HeightFinding.NoBefore(Spot.of(noBefore.get(0), way), way, List.copyOf(noBefore)));
         }
         if (!toRead.isEmpty()) {
-            c.say(STILL_TO_READ, Severity.NOTE, Spot.of(toRead.get(0), way), way, List.copyOf(toRead));
+            c.say(new HeightFinding.StillToRead(Spot.of(toRead.get(0), way), way, List.copyOf(toRead)));
         }
     }
 
@@ -187,13 +155,7 @@ final class ReadingCheck {
         for (Height height : c.before().everything()) {
             for (Reading reading : height.readings()) {
                 if (reading.correction() && reading.takenAt().isAfter(start)) {
-                    c.say(
-                            BEFORE_CORRECTED_LATER,
-                            Severity.NOTE,
-                            reading.spot(),
-                            reading.spot(),
-                            reading.value(),
-                            reading.who());
+                    c.say(new HeightFinding.BeforeCorrectedLater(reading.spot(), reading.value(), reading.who()));
                 }
             }
         }

@@ -3,6 +3,7 @@ package abbex.core.heights;
 import abbex.core.figure.Figure;
 import abbex.core.figure.Severity;
 import abbex.core.units.Estimate;
+import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
 import java.util.List;
 import java.util.Map;
@@ -34,14 +35,14 @@ final class SideCheck {
     private static void before(Comparison c, End end, Method method, BeforeAfter sides) {
         Estimate is = sides.before().orElseThrow().value();
         if (is.differsFromZero() && is.value().abs().compareTo(c.limits().of(Limit.SIDES_GOOD)) > 0) {
-            c.say(HeightFinding.LEFT_RIGHT_BEFORE, Severity.NOTE, end, end, lower(end, is), abs(is), method);
+            c.say(new HeightFinding.LeftRightBefore(end, lower(end, is), abs(is), method));
         }
     }
 
     private static void after(Comparison c, End end, Method method, BeforeAfter sides) {
         Estimate is = sides.after().orElseThrow().value();
         if (is.value().abs().compareTo(c.limits().of(Limit.SIDES_GOOD)) <= 0 || !is.differsFromZero()) {
-            c.say(HeightFinding.LEFT_RIGHT_GOOD, Severity.CLEAR, end, end, abs(is), method);
+            c.say(new HeightFinding.LeftRightGood(end, abs(is), method));
             return;
         }
         boolean accepted = is.value().abs().compareTo(c.limits().of(Limit.SIDES_ACCEPT)) <= 0;
@@ -50,21 +51,19 @@ final class SideCheck {
                 .filter(d -> !d.differsFromZero())
                 .isPresent();
         if (asBefore) {
-            c.say(
-                    HeightFinding.LEFT_RIGHT_AS_BEFORE,
+            c.say(new HeightFinding.LeftRightAsBefore(
                     accepted ? Severity.NOTE : Severity.LOOK,
-                    end,
                     end,
                     lower(end, is),
                     abs(is),
                     abs(sides.before().orElseThrow().value()),
-                    method);
+                    method));
         } else {
-            c.say(HeightFinding.LEFT_RIGHT_NEW, Severity.LOOK, end, end, lower(end, is), abs(is), method);
+            c.say(new HeightFinding.LeftRightNew(end, lower(end, is), abs(is), method));
         }
     }
 
-    private static Object lower(End end, Estimate leftMinusRight) {
+    private static Corner lower(End end, Estimate leftMinusRight) {
         return leftMinusRight.value().sign() > 0 ? end.right() : end.left();
     }
 

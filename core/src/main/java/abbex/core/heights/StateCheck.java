@@ -3,7 +3,6 @@ package abbex.core.heights;
 import abbex.core.figure.Place;
 import abbex.core.figure.Severity;
 import abbex.core.units.Pressure;
-import abbex.core.vehicle.Whole;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -19,7 +18,7 @@ final class StateCheck {
         pressures(c);
         SheetState before = c.before().state();
         SheetState after = c.after().state();
-        List<Object> neither = new ArrayList<>();
+        List<SheetState.Item> neither = new ArrayList<>();
         for (SheetState.Item item : SheetState.Item.values()) {
             if (item == SheetState.Item.STAND_LEAN) {
                 continue;
@@ -28,27 +27,17 @@ final class StateCheck {
             Optional<String> is = after.said(item);
             if (was.isPresent() && is.isPresent()) {
                 if (before.differs(after, item)) {
-                    c.say(
-                            HeightFinding.STATE_DIFFERS,
-                            item == SheetState.Item.BAY ? Severity.NOTE : Severity.LOOK,
-                            Whole.VEHICLE,
-                            item,
-                            was.get(),
-                            is.get());
+                    c.say(new HeightFinding.StateDiffers(
+                            item == SheetState.Item.BAY ? Severity.NOTE : Severity.LOOK, item, was.get(), is.get()));
                 }
             } else if (was.isPresent() || is.isPresent()) {
-                c.say(
-                        HeightFinding.STATE_HALF_TAKEN,
-                        Severity.NOTE,
-                        Whole.VEHICLE,
-                        item,
-                        was.or(() -> is).get());
+                c.say(new HeightFinding.StateHalfTaken(item, was.or(() -> is).get()));
             } else if (item.always(c.vehicle().kind())) {
                 neither.add(item);
             }
         }
         if (!neither.isEmpty()) {
-            c.say(HeightFinding.STATE_NOT_TAKEN, Severity.NOTE, Whole.VEHICLE, List.copyOf(neither));
+            c.say(new HeightFinding.StateNotTaken(List.copyOf(neither)));
         }
     }
 
@@ -60,11 +49,11 @@ final class StateCheck {
             if (was.isEmpty() || is.isEmpty()) {
                 unsaid.add(wheel);
             } else if (was.get().differsFrom(is.get())) {
-                c.say(HeightFinding.STATE_PRESSURE, Severity.LOOK, wheel, wheel, was.get(), is.get());
+                c.say(new HeightFinding.StatePressure(wheel, was.get(), is.get()));
             }
         }
         if (!unsaid.isEmpty()) {
-            c.say(HeightFinding.PRESSURE_NOT_TAKEN, Severity.NOTE, unsaid.get(0), List.copyOf(unsaid));
+            c.say(new HeightFinding.PressureNotTaken(unsaid.get(0), List.copyOf(unsaid)));
         }
     }
 }

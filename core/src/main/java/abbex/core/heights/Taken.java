@@ -1,4 +1,10 @@
 package abbex.core.heights;
 
-/** A reading by where and when it was taken, where several sheets are spoken of. */
-public record Taken(Spot spot, Stage stage) {}
+import java.util.Optional;
+
+/**
+ * A reading by where and when it was taken.
+ *
+ * @param stage empty where only one sheet is spoken of
+ */
+public record Taken(Spot spot, Optional<Stage> stage) {}

@@ -2,7 +2,6 @@ package abbex.core.heights;
 
 import abbex.core.figure.Figure;
 import abbex.core.figure.Place;
-import abbex.core.figure.Severity;
 import abbex.core.units.Estimate;
 import abbex.core.units.Length;
 import abbex.core.vehicle.Corner;
@@ -25,7 +24,7 @@ final class TruckCheck {
         if (left.isPresent() && right.isPresent() && rear.isPresent()) {
             Estimate axle = Estimate.mean(left.get(), right.get());
             if (axle.minus(rear.get()).differsFromZero(APART)) {
-                c.say(HeightFinding.AXLE_AGAINST_WHEEL, Severity.LOOK, End.REAR, axle, rear.get());
+                c.say(new HeightFinding.AxleAgainstWheel(axle, rear.get()));
             }
         }
     }
@@ -39,13 +38,11 @@ final class TruckCheck {
             }
         }
         if (shortest != null && shortest.value().compareTo(c.limits().of(Limit.AXLE_TRAVEL)) < 0) {
-            c.say(
-                    HeightFinding.AXLE_TRAVEL_SHORT,
-                    Severity.LOOK,
+            c.say(new HeightFinding.AxleTravelShort(
                     shortest.spot(),
                     shortest.spot().place(),
                     shortest.estimate(),
-                    c.limits().of(Limit.AXLE_TRAVEL));
+                    c.limits().of(Limit.AXLE_TRAVEL)));
         }
     }
 

@@ -2,7 +2,6 @@ package abbex.core.wheels;
 
 import abbex.core.figure.Finding;
 import abbex.core.figure.Place;
-import abbex.core.figure.Severity;
 import abbex.core.units.Length;
 import java.util.ArrayList;
 import java.util.List;
@@ -62,23 +61,19 @@ public record Hub(Optional<Length> bore, Optional<Length> spigot, Optional<Threa
         if (bore.isPresent() && spigot.isPresent()) {
             double more = bore.get().minus(spigot.get()).mm();
             if (more < -0.02) {
-                found.add(Finding.of(WheelFinding.BORE_SMALL, Severity.STOP, place, place, bore.get(), spigot.get()));
+                found.add(new WheelFinding.BoreSmall(place, bore.get(), spigot.get()));
             } else if (more > FITS_MM) {
-                found.add(Finding.of(WheelFinding.BORE_LARGE, Severity.NOTE, place, place, bore.get(), spigot.get()));
+                found.add(new WheelFinding.BoreLarge(place, bore.get(), spigot.get()));
             }
         }
         if (thread.isPresent() && turns.isPresent()) {
             double needed = thread.get().turnsNeeded();
-            boolean enough = turns.get() >= needed;
-            found.add(Finding.of(
-                    enough ? WheelFinding.STUDS_ENGAGED : WheelFinding.STUDS_SHORT,
-                    enough ? Severity.CLEAR : Severity.STOP,
-                    place,
-                    place,
-                    number(turns.get()),
-                    number(needed)));
+            found.add(
+                    turns.get() >= needed
+                            ? new WheelFinding.StudsEngaged(place, number(turns.get()), number(needed))
+                            : new WheelFinding.StudsShort(place, number(turns.get()), number(needed)));
         } else if (spacer) {
-            found.add(Finding.of(WheelFinding.STUDS_UNKNOWN, Severity.LOOK, place, place));
+            found.add(new WheelFinding.StudsUnknown(place));
         }
         return List.copyOf(found);
     }

@@ -4,7 +4,6 @@ import abbex.core.figure.Figure;
 import abbex.core.figure.Finding;
 import abbex.core.figure.Place;
 import abbex.core.figure.Reason;
-import abbex.core.figure.Severity;
 import abbex.core.units.Length;
 import abbex.core.units.LengthUnit;
 import java.math.BigDecimal;
@@ -96,27 +95,24 @@ public record WheelChange(
         TyreSize tyre = planned.tyre();
         Wheel wheel = planned.wheel();
         if (tyre.rimCode().compareTo(wheel.rimCode()) != 0) {
-            found.add(Finding.of(WheelFinding.RIM_DIFFERS, Severity.STOP, place, place, tyre.text(), wheel.text()));
+            found.add(new WheelFinding.RimDiffers(place, tyre.text(), wheel.text()));
         }
         BigDecimal off = wheel.width().subtract(tyre.measuringRim());
         if (off.abs().compareTo(RIM_OFF) > 0) {
-            found.add(Finding.of(
-                    off.signum() > 0 ? WheelFinding.RIM_WIDE : WheelFinding.RIM_NARROW,
-                    Severity.LOOK,
-                    place,
-                    place,
-                    tyre.text(),
-                    plain(wheel.width()),
-                    plain(tyre.measuringRim())));
+            String width = plain(wheel.width());
+            String measured = plain(tyre.measuringRim());
+            found.add(
+                    off.signum() > 0
+                            ? new WheelFinding.RimWide(place, tyre.text(), width, measured)
+                            : new WheelFinding.RimNarrow(place, tyre.text(), width, measured));
         }
         widened(place, now.wheel(), wheel, found);
         serves(place, tyre, fromNew, twin, found);
         if (Math.abs(diameter) > DIAMETER_OFF) {
-            found.add(Finding.of(
-                    WheelFinding.DIAMETER_OFF, Severity.NOTE, place, place, percent(Math.abs(diameter)), diameter > 0));
+            found.add(new WheelFinding.DiameterOff(place, percent(Math.abs(diameter)), diameter > 0));
         }
         if (tyre.approximate()) {
-            found.add(Finding.of(WheelFinding.SIZE_APPROXIMATE, Severity.NOTE, place, place, tyre.text()));
+            found.add(new WheelFinding.SizeApproximate(place, tyre.text()));
         }
         found.sort(Finding.WORST_FIRST);
         return List.copyOf(found);
@@ -129,10 +125,7 @@ public record WheelChange(
                 wheel.rimCode().compareTo(now.rimCode()) == 0 && wheel.offset().equals(now.offset());
         if (same && more.signum() > 0) {
             Length half = inches(more).dividedBy(2);
-            found.add(Finding.of(
-                    WheelFinding.WIDENED_WHERE,
-                    Severity.NOTE,
-                    place,
+            found.add(new WheelFinding.WidenedWhere(
                     place,
                     plain(more),
                     et(wheel.offset().minus(half)),
@@ -151,7 +144,7 @@ public record WheelChange(
     private static void serves(Place place, TyreSize tyre, TyreSize fromNew, boolean twin, List<Finding> found) {
         if (tyre.service().isEmpty() || fromNew.service().isEmpty()) {
             TyreSize which = tyre.service().isEmpty() ? tyre : fromNew;
-            found.add(Finding.of(WheelFinding.SERVICE_UNKNOWN, Severity.NOTE, place, place, which.text()));
+            found.add(new WheelFinding.ServiceUnknown(place, which.text()));
             return;
         }
         TyreSize.Service is = tyre.service().get();
@@ -159,21 +152,11 @@ public record WheelChange(
         double kg = tyre.loadKg(twin).orElseThrow();
         double needed = fromNew.loadKg(twin).orElseThrow();
         if (kg < needed) {
-            found.add(Finding.of(
-                    WheelFinding.LOAD_BELOW,
-                    Severity.LOOK,
-                    place,
-                    place,
-                    is.loadIndex(),
-                    kilograms(kg),
-                    was.loadIndex(),
-                    kilograms(needed)));
+            found.add(new WheelFinding.LoadBelow(
+                    place, is.loadIndex(), kilograms(kg), was.loadIndex(), kilograms(needed)));
         }
         if (is.speed().kmh() < was.speed().kmh()) {
-            found.add(Finding.of(
-                    WheelFinding.SPEED_BELOW,
-                    Severity.LOOK,
-                    place,
+            found.add(new WheelFinding.SpeedBelow(
                     place,
                     is.speed().name(),
                     is.speed().kmh(),
@@ -181,7 +164,7 @@ public record WheelChange(
                     was.speed().kmh()));
         }
         if (kg >= needed && is.speed().kmh() >= was.speed().kmh()) {
-            found.add(Finding.of(WheelFinding.SERVES, Severity.CLEAR, place, place, is.text(), was.text()));
+            found.add(new WheelFinding.Serves(place, is.text(), was.text()));
         }
     }
 

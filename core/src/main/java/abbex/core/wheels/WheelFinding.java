@@ -1,33 +1,44 @@
 package abbex.core.wheels;
 
-import abbex.core.figure.FindingCode;
+import abbex.core.figure.Finding;
+import abbex.core.figure.Place;
+import abbex.core.units.Length;
 
 /** What wheels and tyres may have to say. The order is that in which findings of one severity are shown. */
-public enum WheelFinding implements FindingCode {
-    RIM_DIFFERS(false),
-    STUDS_SHORT(false),
-    BORE_SMALL(false),
-    LOAD_BELOW(false),
-    SPEED_BELOW(false),
-    RIM_WIDE(false),
-    RIM_NARROW(false),
-    BORE_LARGE(false),
-    DIAMETER_OFF(false),
-    SIZE_APPROXIMATE(false),
-    SERVICE_UNKNOWN(true),
-    WIDENED_WHERE(true),
-    STUDS_UNKNOWN(true),
-    SERVES(false),
-    STUDS_ENGAGED(false);
+public sealed interface WheelFinding extends Finding {
+    record RimDiffers(Place place, String tyre, String wheel) implements WheelFinding, Stop {}
 
-    private final boolean open;
+    /** Full turns that hold, and those that are needed. */
+    record StudsShort(Place place, String turns, String needed) implements WheelFinding, Stop {}
 
-    WheelFinding(boolean open) {
-        this.open = open;
-    }
+    record BoreSmall(Place place, Length bore, Length spigot) implements WheelFinding, Stop {}
 
-    @Override
-    public boolean open() {
-        return open;
-    }
+    /** Load indices with what they carry, planned and from new. */
+    record LoadBelow(Place place, int index, String carries, int wasIndex, String wasCarries)
+            implements WheelFinding, Look {}
+
+    record SpeedBelow(Place place, String symbol, int kmh, String wasSymbol, int wasKmh)
+            implements WheelFinding, Look {}
+
+    /** Widths of the rim and of the measuring rim, inches. */
+    record RimWide(Place place, String tyre, String width, String measured) implements WheelFinding, Look {}
+
+    record RimNarrow(Place place, String tyre, String width, String measured) implements WheelFinding, Look {}
+
+    record BoreLarge(Place place, Length bore, Length spigot) implements WheelFinding, Note {}
+
+    record DiameterOff(Place place, String percent, boolean larger) implements WheelFinding, Note {}
+
+    record SizeApproximate(Place place, String tyre) implements WheelFinding, Note {}
+
+    record ServiceUnknown(Place place, String tyre) implements WheelFinding, Note, Open {}
+
+    /** By how much in inches, and what the offset would be had one side grown alone. */
+    record WidenedWhere(Place place, String by, String outboard, String inboard) implements WheelFinding, Note, Open {}
+
+    record StudsUnknown(Place place) implements WheelFinding, Look, Open {}
+
+    record Serves(Place place, String service, String was) implements WheelFinding, Clear {}
+
+    record StudsEngaged(Place place, String turns, String needed) implements WheelFinding, Clear {}
 }

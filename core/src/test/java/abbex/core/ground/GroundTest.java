@@ -215,26 +215,26 @@ class GroundTest {
     @Test
     void heights_that_codes_name() {
         assertEquals(
-                GroundFinding.BELOW_CODE,
-                Lamps.check(Lamps.Code.DIPPED_BEAM, Length.ofMm(499)).code());
+                GroundFinding.BelowCode.class,
+                Lamps.check(Lamps.Code.DIPPED_BEAM, Length.ofMm(499)).getClass());
         assertEquals(
-                GroundFinding.WITHIN_CODE,
-                Lamps.check(Lamps.Code.DIPPED_BEAM, Length.ofMm(500)).code());
+                GroundFinding.WithinCode.class,
+                Lamps.check(Lamps.Code.DIPPED_BEAM, Length.ofMm(500)).getClass());
         assertEquals(
-                GroundFinding.ABOVE_CODE,
-                Lamps.check(Lamps.Code.DIPPED_BEAM, Length.ofMm(1201)).code());
+                GroundFinding.AboveCode.class,
+                Lamps.check(Lamps.Code.DIPPED_BEAM, Length.ofMm(1201)).getClass());
         assertEquals(
-                GroundFinding.BELOW_CODE,
-                Lamps.check(Lamps.Code.FRONT_FOG, Length.ofMm(249)).code());
+                GroundFinding.BelowCode.class,
+                Lamps.check(Lamps.Code.FRONT_FOG, Length.ofMm(249)).getClass());
         assertEquals(
-                GroundFinding.BELOW_CODE,
-                Lamps.check(Lamps.Code.HEADLAMP, Length.ofInches(21, 7, 8)).code());
+                GroundFinding.BelowCode.class,
+                Lamps.check(Lamps.Code.HEADLAMP, Length.ofInches(21, 7, 8)).getClass());
         assertEquals(
-                GroundFinding.ABOVE_CODE,
-                Lamps.check(Lamps.Code.BUMPER, Length.ofInches(20, 1, 16)).code());
+                GroundFinding.AboveCode.class,
+                Lamps.check(Lamps.Code.BUMPER, Length.ofInches(20, 1, 16)).getClass());
         assertTrue(Lamps.turned(Length.ZERO, Length.ofMm(2700)).isEmpty());
         assertEquals(
-                GroundFinding.BEAM_UP,
-                Lamps.turned(Length.ofMm(-5), Length.ofMm(2700)).orElseThrow().code());
+                GroundFinding.BeamUp.class,
+                Lamps.turned(Length.ofMm(-5), Length.ofMm(2700)).orElseThrow().getClass());
     }
 }

@@ -68,25 +68,29 @@ class FindingsTest {
     @Test
     void the_box_promised_more() {
         DropSheet sheet = DropSheet.compare(CAR, before().done(), after().done(), promise("2", "1"), Limits.USUAL);
-        assertEquals(End.FRONT, finding(sheet, HeightFinding.LESS_THAN_PROMISED).place());
-        assertEquals(End.REAR, finding(sheet, HeightFinding.LESS_BUT_USUAL).place());
+        assertEquals(
+                End.FRONT, finding(sheet, HeightFinding.LessThanPromised.class).place());
+        assertEquals(End.REAR, finding(sheet, HeightFinding.LessButUsual.class).place());
         DropSheet more = DropSheet.compare(CAR, before().done(), after().done(), promise("5/8", "5/8"), Limits.USUAL);
-        assertEquals(End.FRONT, finding(more, HeightFinding.MORE_THAN_PROMISED).place());
-        assertEquals(End.REAR, finding(more, HeightFinding.MORE_BUT_USUAL).place());
+        assertEquals(
+                End.FRONT, finding(more, HeightFinding.MoreThanPromised.class).place());
+        assertEquals(End.REAR, finding(more, HeightFinding.MoreButUsual.class).place());
     }
 
     @Test
     void a_low_tyre_reads_as_drop() {
         DropSheet sheet = compare(before(), after().with(Method.TG).pressures(21, 33, 33, 33));
-        assertEquals(Corner.LF, finding(sheet, HeightFinding.STATE_PRESSURE).place());
+        assertEquals(
+                Corner.LF, finding(sheet, HeightFinding.StatePressure.class).place());
         Sheets low = sheet().with(Method.GF, "24 7/8", "25 3/16", "25 13/16", "25 13/16")
                 .with(Method.HF, "13 3/16", "13 3/16", "13 13/16", "13 13/16");
         assertEquals(
                 Corner.LF,
-                finding(compare(before(), low), HeightFinding.TYRE_OR_MISREAD).place());
+                finding(compare(before(), low), HeightFinding.TyreOrMisread.class)
+                        .place());
         assertEquals(
                 End.FRONT,
-                finding(compare(before(), low), HeightFinding.TYRE_SIDES).place());
+                finding(compare(before(), low), HeightFinding.TyreSides.class).place());
         assertTrue(codes(compare(before(), low)).contains("PRESSURE_NOT_TAKEN"), "a blank pressure is never equal");
     }
 
@@ -98,13 +102,14 @@ class FindingsTest {
                         ? Reading.of(r.spot(), Sheets.read("13 11/16", Method.HF))
                         : r);
         DropSheet sheet = compare(before(), slipped);
-        assertEquals(Corner.RF, finding(sheet, HeightFinding.TYRE_OR_MISREAD).place());
         assertEquals(
-                Corner.RF, finding(sheet, HeightFinding.WHEEL_AGAINST_FRAME).place());
+                Corner.RF, finding(sheet, HeightFinding.TyreOrMisread.class).place());
+        assertEquals(
+                Corner.RF, finding(sheet, HeightFinding.WheelAgainstFrame.class).place());
         assertEquals(
                 List.of(Method.HF),
-                finding(sheet, HeightFinding.DIAGONAL_ONE_METHOD).values().get(0));
-        assertEquals(End.FRONT, finding(sheet, HeightFinding.LEFT_RIGHT_NEW).place());
+                finding(sheet, HeightFinding.DiagonalOneMethod.class).moved());
+        assertEquals(End.FRONT, finding(sheet, HeightFinding.LeftRightNew.class).place());
     }
 
     @Test
@@ -113,7 +118,8 @@ class FindingsTest {
                 .with(Method.HF, "13 3/16", "13 11/16", "13 13/16", "13 13/16");
         assertEquals(
                 Severity.LOOK,
-                finding(compare(before(), bound), HeightFinding.DIAGONAL_MOVED).severity());
+                finding(compare(before(), bound), HeightFinding.DiagonalMoved.class)
+                        .severity());
         DropSheet truck = DropSheet.compare(Vehicle.of(VehicleKind.TRUCK), before().done(), bound.done());
         assertFalse(codes(truck).contains("DIAGONAL_HELD") && codes(truck).contains("DIAGONAL_MOVED"));
     }
@@ -123,16 +129,14 @@ class FindingsTest {
         Sheets crooked = sheet().with(Method.HF, "14", "14 3/8", "14 5/8", "14 5/8");
         DropSheet arrived = DropSheet.compare(CAR, crooked.done(), HeightSheet.empty());
         assertEquals(
-                Corner.LF,
-                finding(arrived, HeightFinding.LEFT_RIGHT_BEFORE).values().get(1));
+                Corner.LF, finding(arrived, HeightFinding.LeftRightBefore.class).lower());
         Sheets still = sheet().with(Method.HF, "12 13/16", "13 3/16", "13 13/16", "13 13/16");
         DropSheet sheet = compare(crooked, still);
         assertEquals(
                 Severity.LOOK,
-                finding(sheet, HeightFinding.LEFT_RIGHT_AS_BEFORE).severity());
+                finding(sheet, HeightFinding.LeftRightAsBefore.class).severity());
         assertEquals(
-                Method.HF,
-                finding(sheet, HeightFinding.DIAGONAL_BEFORE).values().get(0));
+                Method.HF, finding(sheet, HeightFinding.DiagonalBefore.class).method());
         assertFalse(codes(sheet).contains("LEFT_RIGHT_NEW"));
     }
 
@@ -143,10 +147,7 @@ class FindingsTest {
                 sheet().with(Method.HF, "14 1/4", "14 1/4", "13 1/2", "13 1/2"));
         assertEquals(
                 Sheets.inches("1/4"),
-                ((abbex.core.units.Estimate) finding(sheet, HeightFinding.CORNER_ROSE)
-                                .values()
-                                .get(1))
-                        .value());
+                finding(sheet, HeightFinding.CornerRose.class).by().value());
     }
 
     @Test
@@ -155,7 +156,7 @@ class FindingsTest {
                 CAR, sheet().at(Corner.RF, Method.HF, "26 3/8").done(), HeightSheet.empty());
         assertEquals(
                 List.of(Method.GF, Method.RIM),
-                finding(column, HeightFinding.WRONG_COLUMN).values().get(2));
+                finding(column, HeightFinding.WrongColumn.class).fits());
         Reading bare = Reading.of(
                 Spot.of(Corner.RF, Method.GF),
                 TapeText.parse("26", LengthUnit.MILLIMETRE, Graduation.MILLIMETRE, TapeText.Allowed.POSITIVE)
@@ -163,11 +164,11 @@ class FindingsTest {
                         .orElseThrow());
         DropSheet unit = DropSheet.compare(CAR, sheet().reading(bare).done(), HeightSheet.empty());
         assertEquals(
-                LengthUnit.INCH,
-                finding(unit, HeightFinding.UNIT_DOUBT).values().get(2));
+                LengthUnit.INCH, finding(unit, HeightFinding.UnitDoubt.class).meant());
         DropSheet odd =
                 DropSheet.compare(CAR, sheet().at(Corner.RF, Method.GF, "95").done(), HeightSheet.empty());
-        assertEquals(Severity.LOOK, finding(odd, HeightFinding.UNUSUAL_HEIGHT).severity());
+        assertEquals(
+                Severity.LOOK, finding(odd, HeightFinding.UnusualHeight.class).severity());
     }
 
     @Test
@@ -175,11 +176,10 @@ class FindingsTest {
         DropSheet sheet =
                 compare(sheet().with(Method.HF, "14", "", "14", "14"), sheet().with(Method.HF, "13", "13", "", "13"));
         assertEquals(
-                List.of(Corner.RF),
-                finding(sheet, HeightFinding.NO_BEFORE).values().get(1));
+                List.of(Corner.RF), finding(sheet, HeightFinding.NoBefore.class).at());
         assertEquals(
                 List.of(Corner.RR),
-                finding(sheet, HeightFinding.STILL_TO_READ).values().get(1));
+                finding(sheet, HeightFinding.StillToRead.class).at());
         assertTrue(sheet.ends().get(End.FRONT).drop().isEmpty());
         assertTrue(codes(sheet).contains("NO_FRAME"));
     }
@@ -191,7 +191,8 @@ class FindingsTest {
         DropSheet sheet = compare(
                 sheet().reading(new Reading(spot, Sheets.read("14", Method.HF), "OV", noon.plusSeconds(600), true)),
                 sheet().reading(new Reading(spot, Sheets.read("13", Method.HF), "OV", noon, false)));
-        assertEquals(spot, finding(sheet, HeightFinding.BEFORE_CORRECTED_LATER).place());
+        assertEquals(
+                spot, finding(sheet, HeightFinding.BeforeCorrectedLater.class).place());
     }
 
     @Test
@@ -205,7 +206,7 @@ class FindingsTest {
                 sheet.at(Corner.LF, Method.HF).orElseThrow().value());
         assertEquals(
                 spot,
-                finding(DropSheet.compare(CAR, sheet, HeightSheet.empty()), HeightFinding.REPEATS_DISAGREE)
+                finding(DropSheet.compare(CAR, sheet, HeightSheet.empty()), HeightFinding.RepeatsDisagree.class)
                         .place());
         HeightSheet agree = sheet().reading(new Reading(spot, Sheets.read("14", Method.HF), "OV", Instant.EPOCH, false))
                 .reading(new Reading(spot, Sheets.read("14 1/16", Method.HF), "JB", Instant.EPOCH, false))
@@ -229,14 +230,14 @@ class FindingsTest {
         DropSheet sheet = compare(before().state(road), after().state(track));
         assertEquals(
                 SheetState.Item.WHEEL_SET,
-                finding(sheet, HeightFinding.STATE_DIFFERS).values().get(0));
+                finding(sheet, HeightFinding.StateDiffers.class).item());
         assertEquals(
                 SheetState.Item.FUEL,
-                finding(sheet, HeightFinding.STATE_HALF_TAKEN).values().get(0));
+                finding(sheet, HeightFinding.StateHalfTaken.class).item());
         assertEquals(
                 1,
                 sheet.findings().stream()
-                        .filter(f -> f.code() == HeightFinding.STATE_DIFFERS)
+                        .filter(f -> f instanceof HeightFinding.StateDiffers)
                         .count());
     }
 
@@ -244,8 +245,7 @@ class FindingsTest {
     void ground_to_lip_alone_has_the_tyre_in_it() {
         DropSheet sheet = compare(
                 sheet().with(Method.GF, "26", "26", "26", "26"), sheet().with(Method.GF, "25", "25", "25", "25"));
-        assertEquals(
-                Corner.WALK, finding(sheet, HeightFinding.TYRE_IN_DROP).values().get(0));
+        assertEquals(Corner.WALK, finding(sheet, HeightFinding.TyreInDrop.class).at());
         DropSheet frame =
                 compare(sheet().with(Method.FG, "7", "7", "7", "7"), sheet().with(Method.FG, "6", "6", "6", "6"));
         assertTrue(frame.corners().get(Corner.LF).best().isEmpty());
@@ -257,8 +257,10 @@ class FindingsTest {
         DropSheet sheet = compare(
                 before().with(Method.RIM, "23 5/8", "23 5/8", "23 7/8", "23 7/8"),
                 after().with(Method.RIM, "22 7/16", "22 7/16", "23 7/16", "23 1/16"));
-        assertEquals(Corner.RR, finding(sheet, HeightFinding.RIM_RADIUS_MOVED).place());
-        assertEquals(End.REAR, finding(sheet, HeightFinding.RIM_RADIUS_SIDES).place());
+        assertEquals(
+                Corner.RR, finding(sheet, HeightFinding.RimRadiusMoved.class).place());
+        assertEquals(
+                End.REAR, finding(sheet, HeightFinding.RimRadiusSides.class).place());
         assertEquals(Method.RIM, sheet.corners().get(Corner.LF).bestMethod().orElseThrow());
     }
 
@@ -277,7 +279,8 @@ class FindingsTest {
         DropSheet moved = compare(
                 before().with(Method.TG, "1 7/8", "1 7/8", "2 1/8", "2 1/8"),
                 after().with(Method.TG, "11/16", "1 1/16", "1 5/16", "1 5/16"));
-        assertEquals(Corner.RF, finding(moved, HeightFinding.FREE_RADIUS_MOVED).place());
+        assertEquals(
+                Corner.RF, finding(moved, HeightFinding.FreeRadiusMoved.class).place());
     }
 
     @Test
@@ -290,7 +293,7 @@ class FindingsTest {
         assertEquals(
                 1,
                 sheet.findings().stream()
-                        .filter(f -> f.code() == HeightFinding.FINER_THAN_TAPE)
+                        .filter(f -> f instanceof HeightFinding.FinerThanTape)
                         .count());
     }
 }

@@ -5,7 +5,6 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import abbex.core.figure.Finding;
 import abbex.core.units.Estimate;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.Vehicle;
@@ -100,8 +99,7 @@ class JobChecksTest {
                 .done();
         Judgement job = judge(arrived().done(), rolled, later);
         assertEquals(List.of(), job.suspects());
-        Finding moved = Sheets.finding(job.drops(), LIP_MOVED);
-        Estimate lip = (Estimate) moved.values().get(1);
+        Estimate lip = Sheets.finding(job.drops(), HeightFinding.LipMoved.class).up();
         assertEquals(25.4 * 5 / 16, lip.value().mm(), 0.5);
         assertTrue(lip.expanded().mm() > 0.5 && lip.expanded().mm() < 3, "± " + lip.expanded());
         Estimate drop =
@@ -146,10 +144,12 @@ class JobChecksTest {
 
     @Test
     void what_stands_in_brings_its_own_doubt() {
-        HeightSheet other = arrived().basis(Basis.USUAL.from(StandIn.SAME_KIND)).done();
+        HeightSheet other =
+                arrived().basis(Basis.USUAL.from(SubstituteBaseline.SAME_KIND)).done();
         Judgement job = judge(other, lowered(DOWN).done());
-        Finding said = Sheets.finding(job.drops(), STAND_IN);
-        assertEquals(StandIn.SAME_KIND, said.values().get(0));
+        assertEquals(
+                SubstituteBaseline.SAME_KIND,
+                Sheets.finding(job.drops(), HeightFinding.StandIn.class).substitute());
         Estimate drop =
                 job.drops().corners().get(Corner.LF).best().orElseThrow().value();
         Estimate own = judge(arrived().done(), lowered(DOWN).done())
@@ -160,7 +160,7 @@ class JobChecksTest {
                 .orElseThrow()
                 .value();
         assertEquals(own.value(), drop.value());
-        double standIn = StandIn.SAME_KIND.standardMm();
+        double standIn = SubstituteBaseline.SAME_KIND.standardMm();
         assertEquals(
                 Math.hypot(own.uncertainty().standard(), standIn),
                 drop.uncertainty().standard(),
@@ -184,8 +184,9 @@ class JobChecksTest {
         HeightSheet before =
                 Sheets.sheet().with(Method.HF, "14", "14", "14", "").done();
         HeightSheet after = Sheets.sheet().with(Method.HF, "13", "13", "13", "").done();
-        Finding said = Sheets.finding(judge(before, after).drops(), READINGS_UNCHECKED);
-        assertEquals(3, ((List<?>) said.values().get(0)).size(), "three corners always lie in a plane");
+        HeightFinding.ReadingsUnchecked said =
+                Sheets.finding(judge(before, after).drops(), HeightFinding.ReadingsUnchecked.class);
+        assertEquals(3, said.spots().size(), "three corners always lie in a plane");
         Judgement whole = judge(
                 Sheets.sheet().with(Method.HF, "14", "14", "14", "14").done(),
                 Sheets.sheet().with(Method.HF, "13", "13", "13", "13").done());

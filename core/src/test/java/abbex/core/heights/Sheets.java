@@ -5,7 +5,6 @@ import static abbex.core.vehicle.Corner.LR;
 import static abbex.core.vehicle.Corner.RF;
 import static abbex.core.vehicle.Corner.RR;
 
-import abbex.core.figure.Finding;
 import abbex.core.figure.Place;
 import abbex.core.units.Graduation;
 import abbex.core.units.Length;
@@ -92,13 +91,14 @@ final class Sheets {
     }
 
     static List<String> codes(DropSheet sheet) {
-        return sheet.findings().stream().map(f -> f.code().name()).distinct().toList();
+        return sheet.findings().stream().map(f -> f.code()).distinct().toList();
     }
 
-    static Finding finding(DropSheet sheet, HeightFinding code) {
+    static <F extends HeightFinding> F finding(DropSheet sheet, Class<F> type) {
         return sheet.findings().stream()
-                .filter(f -> f.code() == code)
+                .filter(type::isInstance)
+                .map(type::cast)
                 .findFirst()
-                .orElseThrow(() -> new AssertionError(code + " is not among " + codes(sheet)));
+                .orElseThrow(() -> new AssertionError(type + " is not among " + codes(sheet)));
     }
 }

@@ -65,13 +65,15 @@ class SlipsTest {
                 Judgement.of(DrawnJob.CAR, List.of(sheet(before), sheet(after)), Advertised.NOTHING, Limits.USUAL);
         Finding first = judged.drops().findings().get(0);
         assertEquals(
-                HeightFinding.READING_SUSPECT, first.code(), judged.suspects().toString());
+                HeightFinding.ReadingSuspect.class,
+                first.getClass(),
+                judged.suspects().toString());
         assertEquals(corner + "." + method, first.place().code());
-        assertEquals(slip, first.values().get(3));
+        assertEquals(slip, ((HeightFinding.ReadingSuspect) first).slip());
         assertTrue(
                 judged.drops().findings().stream()
                         .noneMatch(f ->
-                                f.code() == HeightFinding.RIM_RADIUS_MOVED || f.code() == HeightFinding.DIAGONAL_MOVED),
+                                f instanceof HeightFinding.RimRadiusMoved || f instanceof HeightFinding.DiagonalMoved),
                 "what one reading explains is not said beside it");
     }
 }

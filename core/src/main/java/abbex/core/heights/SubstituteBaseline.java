@@ -4,7 +4,7 @@ package abbex.core.heights;
  * What stands in for heights that nobody measured before. Each carries its own standard uncertainty on top of the tape's;
  * all of them are ours, no published source.
  */
-public enum StandIn {
+public enum SubstituteBaseline {
     /** This vehicle was measured. */
     NONE(0),
     /** The other side of the same axle. */
@@ -18,7 +18,7 @@ public enum StandIn {
 
     private final double standardMm;
 
-    StandIn(double standardMm) {
+    SubstituteBaseline(double standardMm) {
         this.standardMm = standardMm;
     }
 

@@ -1,0 +1,83 @@
+// Texts kept on the device until the server has them; each belongs to the person who typed it.
+import { notice, person } from './page.mjs';
+import { say } from './say.mjs';
+
+export const drafts = {
+  key: (name) => `abbex:${person}:${name}`,
+  get(name) {
+    try {
+      return JSON.parse(localStorage.getItem(this.key(name)));
+    } catch {
+      return null;
+    }
+  },
+  put(name, value) {
+    try {
+      localStorage.setItem(this.key(name), JSON.stringify(value));
+    } catch {
+      /* storage full or forbidden: the field still holds it */
+    }
+  },
+  drop(name) {
+    try {
+      localStorage.removeItem(this.key(name));
+    } catch {
+      /* nothing was kept */
+    }
+  },
+};
+
+export const nameOf = (form) => form.dataset.draft + ':' + form.dataset.draftId;
+
+/** Puts a kept text, or what was chosen, back into its field; true when that changed anything. */
+function restore(f, value) {
+  const choice = f.type === 'radio' || f.type === 'checkbox';
+  const now = choice ? f.checked : f.value;
+  const then = f.type === 'radio' ? f.value === value : value;
+  if (choice) f.checked = then;
+  else f.value = then;
+  return now !== then;
+}
+
+/** Whether somebody has been at a field since the page came: what is typed now is newer than what was kept. */
+function touched(f) {
+  if (f.type === 'radio' || f.type === 'checkbox') return f.checked !== f.defaultChecked;
+  if (f.options) return [...f.options].some((o) => o.defaultSelected) && !f.options[f.selectedIndex]?.defaultSelected;
+  return f.value !== f.defaultValue;
+}
+
+const fields = (form) => [...form.elements].filter((f) => f.name && f.type !== 'hidden' && !f.name.startsWith('_'));
+
+function typed(form) {
+  const all = fields(form)
+    .filter((f) => f.type !== 'radio' || f.checked)
+    .map((f) => [f.name, f.type === 'checkbox' ? f.checked : f.value]);
+  return { ...Object.fromEntries(all), job: form.elements.job?.value };
+}
+
+function bring(form, kept) {
+  let changed = false;
+  for (const f of fields(form)) {
+    if (kept[f.name] !== undefined && !touched(f) && restore(f, kept[f.name])) changed = true;
+  }
+  if (kept.job && form.elements.job && form.dataset.draftId === 'new') form.elements.job.value = kept.job;
+  if (changed) notice(say('script.draft.back'));
+}
+
+/** Every form that names a draft keeps what is typed into it. */
+export function keepForms() {
+  // What was sent from a form is let go once a page comes back that does not complain of it.
+  const sent = sessionStorage.getItem('abbex:sent');
+  sessionStorage.removeItem('abbex:sent');
+  if (sent && person && !document.querySelector('form[data-unfit]')) drafts.drop(sent);
+
+  for (const form of document.querySelectorAll('form[data-draft]')) {
+    const kept = drafts.get(nameOf(form));
+    if (kept && person) bring(form, kept);
+    form.addEventListener('input', () => drafts.put(nameOf(form), typed(form)));
+    form.addEventListener('submit', () => sessionStorage.setItem('abbex:sent', nameOf(form)));
+  }
+  if (person && location.pathname === '/' && drafts.get('arrive:new')?.plate) {
+    notice(say('script.draft.arrive'), '/arrive', say('script.draft.arrive.go'));
+  }
+}
