@@ -81,9 +81,8 @@ final class FormerInputs {
         }
 
         String raw() {
-            return from().isEmpty()
-                    ? along
-                    : along.substring(0, along.length() - FROMS.get(from()).length() - 1);
+            String words = FROMS.get(from());
+            return words == null ? along : along.substring(0, along.length() - words.length() - 1);
         }
 
         String line() {

@@ -11,7 +11,7 @@ import java.util.regex.Pattern;
 /** The rows of checks.csv: values from outside the project, each with its source. */
 public final class Checks {
     /** One row, kept as it stands. */
-    public record Row(String id, String given, String expected, String tolerance, String source) {
+    public record Row(String id, String area, String given, String expected, String tolerance, String source) {
         @Override
         public String toString() {
             return id + ": " + given + " → " + expected + " (" + source + ")";
@@ -46,7 +46,7 @@ public final class Checks {
             String text = new String(in.readAllBytes(), StandardCharsets.UTF_8);
             text.lines().skip(1).forEach(line -> {
                 List<String> f = split(line);
-                rows.put(f.get(0), new Row(f.get(0), f.get(2), f.get(3), f.get(4), f.get(5)));
+                rows.put(f.get(0), new Row(f.get(0), f.get(1), f.get(2), f.get(3), f.get(4), f.get(5)));
             });
         } catch (IOException e) {
             throw new UncheckedIOException(e);

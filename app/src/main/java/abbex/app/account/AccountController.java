@@ -51,6 +51,14 @@ class AccountController {
         return "account";
     }
 
+    private static Optional<ZoneId> zone(String text) {
+        try {
+            return Optional.of(ZoneId.of(text.strip()));
+        } catch (DateTimeException none) {
+            return Optional.empty();
+        }
+    }
+
     @PostMapping("/account")
     ModelAndView likes(
             @Me Person me,
@@ -65,15 +73,15 @@ class AccountController {
         if (marks.isEmpty()) {
             problems.put("tape", words.say("problem.tape", Reader.of(me), "read", tape));
         }
-        ZoneId where = null;
-        try {
-            where = ZoneId.of(zone.strip());
-        } catch (DateTimeException none) {
+        Optional<ZoneId> where = zone(zone);
+        if (where.isEmpty()) {
             problems.put("zone", words.say("problem.zone", Reader.of(me), "read", zone));
         }
         if (problems.isEmpty()) {
             String shown = theme.equals("bright") || theme.equals("dim") ? theme : "auto";
-            people.setLikes(me.id(), new Person.Likes(People.unit(unit), marks.orElseThrow(), where, shown, keys));
+            people.setLikes(
+                    me.id(),
+                    new Person.Likes(People.unit(unit), marks.orElseThrow(), where.orElseThrow(), shown, keys));
             return new ModelAndView("redirect:/account?kept");
         }
         account(me, model);

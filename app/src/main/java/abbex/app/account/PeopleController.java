@@ -12,7 +12,9 @@ import abbex.app.people.Role;
 import java.util.LinkedHashMap;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -65,11 +67,10 @@ class PeopleController {
         if (!initials.matches("[\\p{L}\\p{N}]{1,4}")) {
             problems.put("initials", words.say("problem.person.initials"));
         }
-        Role role = null;
-        for (Role one : Role.values()) {
-            role = one.name().equals(typed.get("role")) ? one : role;
-        }
-        if (role == null) {
+        Optional<Role> role = Stream.of(Role.values())
+                .filter(one -> one.name().equals(typed.get("role")))
+                .findFirst();
+        if (role.isEmpty()) {
             problems.put("role", words.say("problem.choice"));
         }
         if (!problems.isEmpty()) {
@@ -79,7 +80,7 @@ class PeopleController {
             return page;
         }
         String password = Passwords.make();
-        people.add(me.shop(), name, display, initials, role, password, true, me.likes());
+        people.add(me.shop(), name, display, initials, role.orElseThrow(), password, true, me.likes());
         audit.add(me, Audit.What.PERSON_ADDED, name);
         return shownOnce(me, model, name, password);
     }

@@ -15,6 +15,7 @@ import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 /** What is typed when a vehicle is received: every text is kept as typed, whatever becomes of it. */
 public class ArriveForm {
@@ -30,9 +31,9 @@ public class ArriveForm {
     private static final Length SMALLEST_TYRE = Length.ofMm(300);
 
     /** A text that could not be taken: the field, and either a refused length or the key of a sentence. */
-    public record Problem(TapeParse.Refused refused, String key) {
+    public record Problem(TapeParse.@Nullable Refused refused, String key) {
         static Problem of(TapeParse.Refused refused) {
-            return new Problem(refused, null);
+            return new Problem(refused, "");
         }
 
         static Problem key(String key) {
@@ -211,7 +212,7 @@ public class ArriveForm {
         problems.put(field, Problem.key(key));
     }
 
-    private TapeReading length(String field, TapeText.Allowed allowed, Length largest) {
+    private @Nullable TapeReading length(String field, TapeText.Allowed allowed, Length largest) {
         if (text(field).isEmpty()) {
             return null;
         }

@@ -54,6 +54,12 @@ public class Jobs {
             select %s from vehicle v where v.shop_id = :shop and v.plate_key = :plate
             """.formatted(VEHICLE_COLUMNS);
 
+    private static final String VEHICLES = """
+            select v.id, v.name,
+                   (select j.id from job j where j.vehicle_id = v.id order by j.arrived_at desc, j.id limit 1) job
+              from vehicle v where v.shop_id = :shop
+            """;
+
     private static final String MEASURES = """
             select m.vehicle_id, m.name, m.raw, m.nm
               from vehicle_measure m join vehicle v on v.id = m.vehicle_id
@@ -124,6 +130,18 @@ public class Jobs {
     }
 
     /** The vehicle that the shop knows by this plate. */
+    /** A vehicle by its name, with its newest stay. */
+    public record Known(String name, UUID newestJob) {}
+
+    /** Every vehicle that a shop has seen, by id. */
+    public Map<UUID, Known> vehicles(UUID shop) {
+        Map<UUID, Known> known = new HashMap<>();
+        jdbc.sql(VEHICLES).param("shop", shop.toString()).query(row -> {
+            known.put(Ids.id(row, "id"), new Known(row.getString("name"), Ids.id(row, "job")));
+        });
+        return known;
+    }
+
     public Optional<VehicleFacts> byPlate(UUID shop, String plate) {
         return jdbc.sql(BY_PLATE)
                 .param("shop", shop.toString())

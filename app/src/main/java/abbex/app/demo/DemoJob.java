@@ -13,12 +13,14 @@ import abbex.core.heights.Method;
 import abbex.core.vehicle.Architecture;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
+import abbex.core.vehicle.PerCorner;
 import abbex.core.vehicle.VehicleKind;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /** An invented stay for the demo, written down as a technician would tell it. */
 final class DemoJob {
@@ -38,7 +40,7 @@ final class DemoJob {
     final Map<End, Double> further = new EnumMap<>(End.class);
     final List<List<String>> low = new ArrayList<>();
     final Map<String, Profile> grounds = new LinkedHashMap<>();
-    RoadTests.Far drive;
+    RoadTests.@Nullable Far drive;
     String kit = "";
     String front = "";
     String rear = "";
@@ -59,7 +61,10 @@ final class DemoJob {
     String bay = "";
     String holder = "orla";
     int arrivedDaysAgo = 1;
+
+    @Nullable
     Integer dueInDays;
+
     boolean handedOver;
 
     DemoJob(String plate, String name, VehicleFacts.Shape shape) {
@@ -101,8 +106,7 @@ final class DemoJob {
 
     /** A drive: how far up each corner went, in mm, and the lean in degrees; to both locks. */
     DemoJob drove(double lf, double rf, double rr, double lr, double lean, String note) {
-        drive = new RoadTests.Far(
-                Map.of(Corner.LF, lf, Corner.RF, rf, Corner.RR, rr, Corner.LR, lr), true, true, lean, note);
+        drive = new RoadTests.Far(new PerCorner<>(lf, rf, rr, lr), true, true, lean, note);
         return this;
     }
 

@@ -43,6 +43,7 @@ import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -119,7 +120,7 @@ class DemoShop implements FirstShop {
         add(staff, shop, "tamsin", "Tamsin Roe", "TR", Role.LEAD, password, LengthUnit.INCH);
         add(staff, shop, "pell", "Pell Ivers", "PI", Role.DESK, password, LengthUnit.MILLIMETRE);
         DemoStories.all().forEach(story -> tell(story, shop, staff));
-        survey(people.byId(staff.get("tamsin")).orElseThrow(), "Bay 2", "0", "3 mm", "5 mm", "1 mm");
+        survey(person(staff, "tamsin"), "Bay 2", "0", "3 mm", "5 mm", "1 mm");
         UUID other = people.addShop("Second Yard");
         Map<String, UUID> elsewhere = new LinkedHashMap<>();
         add(elsewhere, other, "nils", "Nils Ferro", "NF", Role.LEAD, password, LengthUnit.MILLIMETRE);
@@ -144,8 +145,12 @@ class DemoShop implements FirstShop {
         staff.put(name, id);
     }
 
+    private Person person(Map<String, UUID> staff, String name) {
+        return people.byId(Objects.requireNonNull(staff.get(name))).orElseThrow();
+    }
+
     private void tell(DemoJob story, UUID shop, Map<String, UUID> staff) {
-        Person by = people.byId(staff.get(story.holder)).orElseThrow();
+        Person by = person(staff, story.holder);
         Instant arrived =
                 clock.instant().minus(Duration.ofDays(story.arrivedDaysAgo)).minus(Duration.ofHours(3));
         Map<VehicleFacts.Measure, VehicleFacts.Measured> measures = new EnumMap<>(VehicleFacts.Measure.class);
@@ -204,7 +209,7 @@ class DemoShop implements FirstShop {
         }
         if (story.handedOver) {
             handOver.freeze(by, job, arrived.plus(Duration.ofMinutes(170)));
-            LocalDate due = jobs.today(by.likes().zone()).plusDays(story.dueInDays);
+            LocalDate due = jobs.today(by.likes().zone()).plusDays(Objects.requireNonNull(story.dueInDays));
             Job.Place place = story.dueInDays == 0 ? Job.Place.GONE : Job.Place.OUT;
             jobs.move(shop, job.id(), new Job.Where(place, ""), by.id(), due);
         }

@@ -7,6 +7,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -48,7 +49,7 @@ public record Outline(List<String> lines, double wheelbase, double arch, double 
                     lines.add(path.group(1));
                 }
             }
-            double[] drawn = DRAWN.get(shape);
+            double[] drawn = Objects.requireNonNull(DRAWN.get(shape), shape);
             return new Outline(List.copyOf(lines), drawn[0], drawn[1], drawn[2], drawn[3], drawn[4]);
         } catch (IOException e) {
             throw new UncheckedIOException(e);

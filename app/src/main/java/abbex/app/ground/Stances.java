@@ -27,6 +27,7 @@ import abbex.core.units.Angle;
 import abbex.core.units.Length;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
+import abbex.core.vehicle.PerEnd;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -145,7 +146,7 @@ public class Stances {
         findings.sort(Finding.WORST_FIRST);
         GroundPage.Chosen shown = null;
         StanceDrawing drawing;
-        if (chosen.isPresent()) {
+        if (key != null && chosen.isPresent()) {
             Profile profile = chosen.get().profile();
             double[] range = Crossing.way(whole(standing.lifted()), profile);
             double at = along.orElseGet(() -> standing.lifted().points().isEmpty()
@@ -251,27 +252,23 @@ public class Stances {
                     .ifPresent(code ->
                             findings.add(Lamps.check(code, Length.ofRoundedMm(p.height(front, rear, wheelbase)))));
         }
-        Map<End, Length> drops = drops(job, all);
+        PerEnd<Optional<Length>> drops = drops(job, all);
         Length turned = Length.ofRoundedMm(further(job, End.FRONT) - further(job, End.REAR));
-        if (drops.size() == 2) {
-            turned = turned.plus(drops.get(End.FRONT).minus(drops.get(End.REAR)));
+        if (drops.front().isPresent() && drops.rear().isPresent()) {
+            turned = turned.plus(drops.front().get().minus(drops.rear().get()));
         }
         Lamps.turned(turned, Length.ofRoundedMm(wheelbase)).ifPresent(findings::add);
         return findings;
     }
 
-    /** How far each end has come down since the vehicle arrived, where both are known. */
-    private static Map<End, Length> drops(Job job, JobSheets all) {
-        Map<End, Length> drops = new LinkedHashMap<>();
-        if (all.now().isPresent()) {
-            var ends = all.judge(job).drops().ends();
-            for (End end : End.values()) {
-                Optional.ofNullable(ends.get(end))
-                        .flatMap(e -> e.drop())
-                        .ifPresent(f -> drops.put(end, f.value().value()));
-            }
-        }
-        return drops;
+    /** How far each end has come down since the vehicle arrived, where that is known. */
+    private static PerEnd<Optional<Length>> drops(Job job, JobSheets all) {
+        return all.now().isEmpty()
+                ? PerEnd.of(end -> Optional.empty())
+                : all.judge(job)
+                        .drops()
+                        .ends()
+                        .map(end -> end.drop().map(f -> f.value().value()));
     }
 
     /** How far an end is to come down from where it stands now, mm. */
@@ -282,12 +279,12 @@ public class Stances {
     private List<Lips> outlines(Job job, JobSheets all, Standing standing) {
         List<Lips> outlines = new ArrayList<>();
         Lips now = lips("is", job, all, standing, false);
-        Map<End, Length> drops = drops(job, all);
-        if (drops.size() == 2) {
+        PerEnd<Optional<Length>> drops = drops(job, all);
+        if (drops.front().isPresent() && drops.rear().isPresent()) {
             outlines.add(new Lips(
                     "was",
-                    now.front() + drops.get(End.FRONT).mm(),
-                    now.rear() + drops.get(End.REAR).mm()));
+                    now.front() + drops.front().get().mm(),
+                    now.rear() + drops.rear().get().mm()));
         }
         outlines.add(now);
         if (further(job, End.FRONT) != 0 || further(job, End.REAR) != 0) {

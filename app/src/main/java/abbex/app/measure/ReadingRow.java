@@ -8,6 +8,7 @@ import abbex.core.units.LengthUnit;
 import abbex.core.units.TapeReading;
 import abbex.core.units.TapeText;
 import java.time.Instant;
+import java.util.Objects;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
@@ -46,8 +47,10 @@ record ReadingRow(
         return act != Act.WITHDRAW;
     }
 
+    /** What was read; only of a row that stands. */
     TapeReading tapeReading() {
-        return TapeText.stored(raw, unit, tape, spot.way().allowed(), value);
+        return TapeText.stored(
+                Objects.requireNonNull(raw), unit, tape, spot.way().allowed(), Objects.requireNonNull(value));
     }
 
     Reading reading() {

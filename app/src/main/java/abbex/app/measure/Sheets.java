@@ -1,6 +1,7 @@
 package abbex.app.measure;
 
 import abbex.app.arrive.Job;
+import abbex.app.arrive.Jobs;
 import abbex.app.measure.ReadingRow.Act;
 import abbex.app.page.Reader;
 import abbex.app.people.Audit;
@@ -11,6 +12,7 @@ import abbex.app.rules.ShopRules;
 import abbex.app.store.Ids;
 import abbex.app.store.Times;
 import abbex.core.heights.Judgement;
+import abbex.core.heights.SheetState;
 import abbex.core.heights.Spot;
 import abbex.core.heights.Stage;
 import abbex.core.units.Graduation;
@@ -69,20 +71,15 @@ public class Sheets {
             values (:shop, :sheet, :item, :raw, :person, :at)
             """;
 
-    /** A sheet is taken where the vehicle stands, unless somebody says otherwise. */
-    private static final String SAY_BAY = """
-            insert into state_entry (shop_id, sheet_id, item, raw, person_id, said_at)
-            select :shop, :sheet, 'BAY', bay, :person, :at from job
-             where id = :job and shop_id = :shop and bay <> ''
-            """;
-
     private final JdbcClient jdbc;
     private final NextAct nextAct;
     private final Audit audit;
     private final ReadingLog log;
     private final Rules rules;
+    private final Jobs jobs;
 
-    Sheets(JdbcClient jdbc, NextAct nextAct, Audit audit, ReadingLog log, Rules rules) {
+    Sheets(JdbcClient jdbc, Jobs jobs, NextAct nextAct, Audit audit, ReadingLog log, Rules rules) {
+        this.jobs = jobs;
         this.log = log;
         this.rules = rules;
         this.audit = audit;
@@ -178,13 +175,18 @@ public class Sheets {
                 .param("at", Times.column(at))
                 .param("by", by.id().toString())
                 .update();
-        jdbc.sql(SAY_BAY)
-                .param("shop", by.shop().toString())
-                .param("sheet", id.toString())
-                .param("job", job.toString())
-                .param("person", by.id().toString())
-                .param("at", Times.column(at))
-                .update();
+        // A sheet is taken where the vehicle stands, unless somebody says otherwise.
+        jobs.find(by.shop(), job)
+                .map(j -> j.where().bay())
+                .filter(bay -> !bay.isEmpty())
+                .ifPresent(bay -> jdbc.sql(SAY)
+                        .param("shop", by.shop().toString())
+                        .param("sheet", id.toString())
+                        .param("item", SheetState.Item.BAY.name())
+                        .param("raw", bay)
+                        .param("person", by.id().toString())
+                        .param("at", Times.column(at))
+                        .update());
         return id;
     }
 
@@ -213,8 +215,9 @@ public class Sheets {
         if (last != null && last.stands() && raw.equals(last.raw())) {
             return new Outcome.Stored(true);
         }
-        Act act = last != null && last.stands() ? Act.CORRECT : Act.TAKE;
-        if (act == Act.CORRECT) {
+        Act act = Act.TAKE;
+        if (last != null && last.stands()) {
+            act = Act.CORRECT;
             audit.add(
                     by,
                     Audit.What.CORRECTED,

@@ -7,7 +7,9 @@ import abbex.app.people.SignedIn;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.boot.web.servlet.FilterRegistrationBean;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -60,10 +62,10 @@ class PageSettings implements WebMvcConfigurer {
             @Override
             public Object resolveArgument(
                     MethodParameter parameter,
-                    ModelAndViewContainer container,
+                    @Nullable ModelAndViewContainer container,
                     NativeWebRequest request,
-                    WebDataBinderFactory binder) {
-                return me(request.getNativeRequest(HttpServletRequest.class))
+                    @Nullable WebDataBinderFactory binder) {
+                return me(Objects.requireNonNull(request.getNativeRequest(HttpServletRequest.class)))
                         .orElseThrow(() -> new IllegalStateException("no one is signed in"));
             }
         });
@@ -86,7 +88,10 @@ class PageSettings implements WebMvcConfigurer {
 
             @Override
             public void postHandle(
-                    HttpServletRequest request, HttpServletResponse response, Object handler, ModelAndView view) {
+                    HttpServletRequest request,
+                    HttpServletResponse response,
+                    Object handler,
+                    @Nullable ModelAndView view) {
                 if (view != null
                         && view.getViewName() != null
                         && !view.getViewName().startsWith("redirect:")) {

@@ -5,11 +5,11 @@ import abbex.core.clearance.ProbePlace;
 import abbex.core.clearance.RoadTest;
 import abbex.core.clearance.TyreBody;
 import abbex.core.vehicle.Corner;
-import abbex.core.vehicle.End;
+import abbex.core.vehicle.PerCorner;
+import abbex.core.vehicle.PerEnd;
 import abbex.core.wheels.Fitment;
 import java.time.Instant;
 import java.util.List;
-import java.util.Map;
 import java.util.UUID;
 
 /**
@@ -26,13 +26,13 @@ import java.util.UUID;
  */
 record Drive(
         UUID id,
-        Map<Corner, Double> bump,
+        PerCorner<Double> bump,
         boolean locks,
         boolean hung,
         double lean,
         String note,
-        Map<End, Fitment> on,
-        Map<End, Double> lowered,
+        PerEnd<Fitment> on,
+        PerEnd<Double> lowered,
         List<Mark> marks,
         String by,
         Instant at) {

@@ -8,6 +8,8 @@ import abbex.core.clearance.TyreBody;
 import abbex.core.units.Length;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
+import abbex.core.vehicle.PerCorner;
+import abbex.core.vehicle.PerEnd;
 import abbex.core.wheels.Fitment;
 import abbex.core.wheels.TyreSize;
 import abbex.core.wheels.Wheel;
@@ -15,10 +17,8 @@ import java.math.BigDecimal;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Clock;
-import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -75,40 +75,36 @@ class Drives {
     }
 
     private Drive drive(UUID shop, ResultSet row) throws SQLException {
-        Map<Corner, Double> bump = new EnumMap<>(Corner.class);
-        for (Corner corner : Corner.values()) {
-            bump.put(
-                    corner,
-                    row.getBigDecimal("bump_" + corner.name().toLowerCase(Locale.ROOT))
-                            .doubleValue());
-        }
-        Map<End, Fitment> on = new EnumMap<>(End.class);
-        Map<End, Double> lowered = new EnumMap<>(End.class);
-        for (End end : End.values()) {
-            String of = end.name().toLowerCase(Locale.ROOT);
-            on.put(
-                    end,
-                    new Fitment(
-                            Wheel.parse(row.getString(of + "_wheel"))
-                                    .asWheel()
-                                    .orElseThrow()
-                                    .withSpacer(Length.ofNm(row.getLong(of + "_spacer"))),
-                            TyreSize.parse(row.getString(of + "_tyre")).asSize().orElseThrow()));
-            lowered.put(end, row.getBigDecimal(of + "_lower_mm").doubleValue());
-        }
         UUID id = Ids.id(row, "id");
         return new Drive(
                 id,
-                bump,
+                new PerCorner<>(bump(row, "lf"), bump(row, "rf"), bump(row, "rr"), bump(row, "lr")),
                 row.getBoolean("locks"),
                 row.getBoolean("hung"),
                 row.getBigDecimal("lean_deg").doubleValue(),
                 row.getString("note"),
-                on,
-                lowered,
+                new PerEnd<>(on(row, "front"), on(row, "rear")),
+                new PerEnd<>(lowered(row, "front"), lowered(row, "rear")),
                 marks(shop, id),
                 row.getString("initials"),
                 Times.instant(row, "made_at"));
+    }
+
+    private static double bump(ResultSet row, String corner) throws SQLException {
+        return row.getBigDecimal("bump_" + corner).doubleValue();
+    }
+
+    private static double lowered(ResultSet row, String end) throws SQLException {
+        return row.getBigDecimal(end + "_lower_mm").doubleValue();
+    }
+
+    private static Fitment on(ResultSet row, String end) throws SQLException {
+        return new Fitment(
+                Wheel.parse(row.getString(end + "_wheel"))
+                        .asWheel()
+                        .orElseThrow()
+                        .withSpacer(Length.ofNm(row.getLong(end + "_spacer"))),
+                TyreSize.parse(row.getString(end + "_tyre")).asSize().orElseThrow());
     }
 
     private List<Drive.Mark> marks(UUID shop, UUID drive) {

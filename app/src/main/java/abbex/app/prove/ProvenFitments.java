@@ -1,5 +1,6 @@
 package abbex.app.prove;
 
+import abbex.app.arrive.Jobs;
 import abbex.app.store.Ids;
 import abbex.app.store.Times;
 import abbex.core.clearance.Cure.Dose;
@@ -10,6 +11,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
@@ -20,12 +22,11 @@ class ProvenFitments {
     private static final int MOST = 300;
 
     private static final String DRIVEN = """
-            select v.id, v.name, r.front_tyre, r.front_wheel, r.front_spacer, r.front_lower_mm,
+            select r.vehicle_id, r.front_tyre, r.front_wheel, r.front_spacer, r.front_lower_mm,
                    r.rear_tyre, r.rear_wheel, r.rear_spacer, r.rear_lower_mm,
                    greatest(r.bump_lf, r.bump_rf) front_bump, greatest(r.bump_lr, r.bump_rr) rear_bump,
-                   r.locks, r.lean_deg, r.made_at,
-                   (select j.id from job j where j.vehicle_id = v.id order by j.arrived_at desc, j.id limit 1) job
-              from road_test r join vehicle v on v.id = r.vehicle_id
+                   r.locks, r.lean_deg, r.made_at
+              from road_test r
              where r.shop_id = :shop and r.in_use
                and not exists (select 1 from road_test n where n.vehicle_id = r.vehicle_id and n.in_use
                                   and (n.made_at > r.made_at or n.made_at = r.made_at and n.id > r.id))
@@ -38,9 +39,11 @@ class ProvenFitments {
             """;
 
     private final JdbcClient jdbc;
+    private final Jobs jobs;
     private final ProveWords say;
 
-    ProvenFitments(JdbcClient jdbc, ProveWords say) {
+    ProvenFitments(JdbcClient jdbc, Jobs jobs, ProveWords say) {
+        this.jobs = jobs;
         this.jdbc = jdbc;
         this.say = say;
     }
@@ -55,17 +58,18 @@ class ProvenFitments {
 
     /** What was proven, and the remedies that it took. */
     public record Proven(
-            UUID job,
-            String vehicle,
-            EndOf front,
-            EndOf rear,
-            boolean locks,
-            double lean,
-            Instant at,
-            List<String> took) {
+            Jobs.Known of, EndOf front, EndOf rear, boolean locks, double lean, Instant at, List<String> took) {
+        public UUID job() {
+            return of.newestJob();
+        }
+
+        public String vehicle() {
+            return of.name();
+        }
+
         /** True when each of some words is in the vehicle's name or in a size. */
         boolean has(String[] asked) {
-            String all = (vehicle + " " + front.tyre() + " " + front.wheel() + " " + rear.tyre() + " " + rear.wheel())
+            String all = (vehicle() + " " + front.tyre() + " " + front.wheel() + " " + rear.tyre() + " " + rear.wheel())
                     .toLowerCase(Locale.ROOT);
             for (String word : asked) {
                 if (!all.contains(word)) {
@@ -85,18 +89,18 @@ class ProvenFitments {
                     .add(row.getString("corner") + ": " + say.dose(dose));
         });
         String[] asked = question.strip().toLowerCase(Locale.ROOT).split("\\s+");
+        Map<UUID, Jobs.Known> vehicles = jobs.vehicles(shop);
         return jdbc
                 .sql(DRIVEN)
                 .param("shop", shop.toString())
                 .query((row, n) -> new Proven(
-                        Ids.id(row, "job"),
-                        row.getString("name"),
+                        Objects.requireNonNull(vehicles.get(Ids.id(row, "vehicle_id"))),
                         end(row, "front"),
                         end(row, "rear"),
                         row.getBoolean("locks"),
                         row.getDouble("lean_deg"),
                         Times.instant(row, "made_at"),
-                        took.getOrDefault(Ids.id(row, "id"), List.of())))
+                        took.getOrDefault(Ids.id(row, "vehicle_id"), List.of())))
                 .list()
                 .stream()
                 .filter(p -> p.has(asked))

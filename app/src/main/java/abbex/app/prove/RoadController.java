@@ -14,8 +14,8 @@ import abbex.core.clearance.TyreBody;
 import abbex.core.clearance.Verdict;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
+import abbex.core.vehicle.PerCorner;
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -78,11 +78,9 @@ class RoadController {
     ModelAndView drive(@Me Person me, @PathVariable UUID id, @RequestParam Map<String, String> parameters) {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
         Map<String, ProvePages.Problem> problems = new LinkedHashMap<>();
-        Map<Corner, Double> bump = new EnumMap<>(Corner.class);
-        for (Corner corner : Corner.values()) {
-            boolean asked = CornerCases.corners(job).contains(corner);
-            bump.put(corner, asked ? number("bump" + corner, MOST_BUMP, parameters, problems) : 0);
-        }
+        List<Corner> asked = CornerCases.corners(job);
+        PerCorner<Double> bump = PerCorner.of(
+                corner -> asked.contains(corner) ? number("bump" + corner, MOST_BUMP, parameters, problems) : 0.0);
         double lean = number("lean", MOST_LEAN, parameters, problems);
         String note = parameters.getOrDefault("note", "").strip();
         if (note.length() > LONGEST || note.chars().anyMatch(Character::isISOControl)) {

@@ -7,6 +7,8 @@ import abbex.core.clearance.ProbePlace;
 import abbex.core.clearance.TyreBody;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
+import abbex.core.vehicle.PerCorner;
+import abbex.core.vehicle.PerEnd;
 import abbex.core.wheels.Fitment;
 import java.time.Instant;
 import java.util.EnumMap;
@@ -32,17 +34,12 @@ public class RoadTests {
     }
 
     /** How far was driven: bump by corner in mm, whether to both locks, whether it hung before, lean in degrees. */
-    public record Far(Map<Corner, Double> bump, boolean locks, boolean hung, double lean, String note) {}
+    public record Far(PerCorner<Double> bump, boolean locks, boolean hung, double lean, String note) {}
 
     /** Keeps a drive on the wheels that stand on the vehicle; false when nobody has said which those are. */
     public boolean drove(Person by, Job job, Far far) {
-        Map<End, Fitment> on = new EnumMap<>(End.class);
-        Map<End, Double> lowered = new EnumMap<>(End.class);
-        for (End end : End.values()) {
-            fitments.now(job, end).ifPresent(f -> on.put(end, f));
-            lowered.put(end, cases.plan(job, end).stands());
-        }
-        if (on.size() < 2) {
+        PerEnd<Optional<Fitment>> on = PerEnd.of(end -> fitments.now(job, end));
+        if (on.stream().anyMatch(Optional::isEmpty)) {
             return false;
         }
         drives.add(
@@ -55,8 +52,8 @@ public class RoadTests {
                         far.hung(),
                         far.lean(),
                         far.note(),
-                        on,
-                        lowered,
+                        on.map(Optional::orElseThrow),
+                        PerEnd.of(end -> cases.plan(job, end).stands()),
                         List.of(),
                         by.initials(),
                         Instant.EPOCH));

@@ -6,6 +6,7 @@ import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
 import java.util.EnumMap;
 import java.util.Map;
+import java.util.Objects;
 
 /**
  * How far the corners of an end are swept.
@@ -29,7 +30,7 @@ public record SweepPlan(Map<SweepField, Double> values, boolean chains) {
     }
 
     double of(SweepField field) {
-        return values.get(field);
+        return Objects.requireNonNull(values.get(field), field.name());
     }
 
     /** How much lower it stands now than when it was first probed, mm: what is measured now is measured there. */

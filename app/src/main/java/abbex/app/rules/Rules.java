@@ -1,21 +1,14 @@
 package abbex.app.rules;
 
 import abbex.app.people.Audit;
-import abbex.app.people.People;
 import abbex.app.people.Person;
 import abbex.app.store.Ids;
 import abbex.app.store.Times;
 import abbex.core.figure.Place;
 import abbex.core.heights.Limit;
 import abbex.core.heights.Limits;
-import abbex.core.heights.Method;
-import abbex.core.heights.Reading;
 import abbex.core.heights.Repeatability;
-import abbex.core.heights.Spot;
-import abbex.core.units.Graduation;
 import abbex.core.units.Length;
-import abbex.core.units.TapeReading;
-import abbex.core.units.TapeText;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.VehicleKind;
 import com.github.benmanes.caffeine.cache.Caffeine;
@@ -70,30 +63,23 @@ public class Rules {
     private static final String ADD_PAD =
             "insert into floor_pad (survey_id, corner, raw, nm) values (:survey, :corner, :raw, :nm)";
 
-    /** Two people's readings of one spot that both stand, of the last two years. */
-    private static final String REPEATS = """
-            select r.sheet_id, r.corner, r.method, r.raw, r.bare_unit, r.tape, r.value_nm, p.initials, r.taken_at
-              from reading r join person p on p.id = r.person_id
-             where r.shop_id = :shop and r.act <> 'WITHDRAW' and r.taken_at > :since
-               and not exists (select 1 from reading n where n.supersedes = r.id)
-               and exists (select 1 from reading o
-                            where o.sheet_id = r.sheet_id and o.corner = r.corner and o.method = r.method
-                              and o.person_id <> r.person_id and o.act <> 'WITHDRAW'
-                              and not exists (select 1 from reading n where n.supersedes = o.id))
-             order by r.sheet_id, r.corner, r.method, r.id
-            """;
-
-    private static final Duration REMEMBERED = Duration.ofDays(730);
-
     private final JdbcClient jdbc;
     private final Audit audit;
     private final Clock clock;
     private final TransactionTemplate once;
     private final OwnPoints points;
+    private final RepeatedReadings repeated;
     private final LoadingCache<UUID, ShopRules> kept =
             Caffeine.newBuilder().expireAfterWrite(KEPT).maximumSize(1000).build(this::load);
 
-    Rules(JdbcClient jdbc, Audit audit, Clock clock, TransactionTemplate once, OwnPoints points) {
+    Rules(
+            JdbcClient jdbc,
+            Audit audit,
+            Clock clock,
+            TransactionTemplate once,
+            OwnPoints points,
+            RepeatedReadings repeated) {
+        this.repeated = repeated;
         this.points = points;
         this.jdbc = jdbc;
         this.audit = audit;
@@ -120,7 +106,12 @@ public class Rules {
             own.put(limit, Length.ofNm(row.getLong("nm")));
         });
         return new ShopRules(
-                Limits.of(own), typed, surveys(shop), Repeatability.pooled(repeats(shop)), walk(shop), points.of(shop));
+                Limits.of(own),
+                typed,
+                surveys(shop),
+                Repeatability.pooled(repeated.of(shop)),
+                walk(shop),
+                points.of(shop));
     }
 
     private List<Corner> walk(UUID shop) {
@@ -171,31 +162,6 @@ public class Rules {
         } catch (java.sql.SQLException broken) {
             throw new IllegalStateException("a floor survey that cannot be read", broken);
         }
-    }
-
-    private List<List<Reading>> repeats(UUID shop) {
-        Map<String, List<Reading>> bySpot = new LinkedHashMap<>();
-        jdbc.sql(REPEATS)
-                .param("shop", shop.toString())
-                .param("since", Times.column(clock.instant().minus(REMEMBERED)))
-                .query(row -> {
-                    String method = row.getString("method");
-                    if (Stream.of(Method.values()).noneMatch(m -> m.name().equals(method))) {
-                        return;
-                    }
-                    Spot spot =
-                            Spot.of(Corner.valueOf(row.getString("corner")), Method.valueOf(row.getString("method")));
-                    TapeReading tape = TapeText.stored(
-                            row.getString("raw"),
-                            People.unit(row.getString("bare_unit")),
-                            Graduation.parse(row.getString("tape")).orElseThrow(),
-                            spot.method().allowed(),
-                            Length.ofNm(row.getLong("value_nm")));
-                    bySpot.computeIfAbsent(row.getString("sheet_id") + spot.code(), s -> new ArrayList<>())
-                            .add(new Reading(
-                                    spot, tape, row.getString("initials"), Times.instant(row, "taken_at"), false));
-                });
-        return List.copyOf(bySpot.values());
     }
 
     /**

@@ -7,6 +7,7 @@ import abbex.core.units.Length;
 import abbex.core.units.Uncertainty;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
+import abbex.core.vehicle.PerEnd;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.EnumMap;
@@ -21,7 +22,7 @@ import java.util.Optional;
 final class Diagonals {
     private Diagonals() {}
 
-    static Map<Method, BeforeAfter> run(Comparison c, Map<End, EndDrop> ends) {
+    static Map<Method, BeforeAfter> run(Comparison c, PerEnd<EndDrop> ends) {
         Map<Method, BeforeAfter> diagonals = new EnumMap<>(Method.class);
         for (Method method : Method.values()) {
             BeforeAfter both = BeforeAfter.of(of(c.before(), method), of(c.after(), method));
@@ -42,7 +43,7 @@ final class Diagonals {
         double variance = 0;
         Object[] inputs = new Object[4];
         for (Corner corner : Corner.WALK) {
-            Height height = sheet.get(corner, method);
+            Height height = sheet.at(corner, method).orElseThrow();
             d = d.plus(height.value().times(corner.diagonalSign()));
             double u = height.estimate().uncertainty().standard();
             variance += u * u;
@@ -52,16 +53,21 @@ final class Diagonals {
                 new Estimate(d, Uncertainty.known(Math.sqrt(variance))), Reason.of(HeightFormula.DIAGONAL, inputs)));
     }
 
-    private static void say(Comparison c, Map<Method, BeforeAfter> diagonals, Map<End, EndDrop> ends) {
+    private static void say(Comparison c, Map<Method, BeforeAfter> diagonals, PerEnd<EndDrop> ends) {
         List<Method> moved = new ArrayList<>();
         List<Method> held = new ArrayList<>();
+        List<Estimate> changes = new ArrayList<>();
         diagonals.forEach((method, d) -> d.change().map(Figure::value).ifPresent(change -> {
-            Length allowance = c.twist().plus(roll(c, ends, method));
-            (change.differsFromZero(allowance) ? moved : held).add(method);
+            if (change.differsFromZero(c.twist().plus(roll(c, ends, method)))) {
+                moved.add(method);
+                changes.add(change);
+            } else {
+                held.add(method);
+            }
         }));
         if (!moved.isEmpty()) {
             Method worst = moved.get(0);
-            Estimate change = diagonals.get(worst).change().orElseThrow().value();
+            Estimate change = changes.get(0);
             if (c.otherBay() && !c.floorsKnown()) {
                 c.say(new HeightFinding.DiagonalOtherBay(List.copyOf(moved), change));
             } else if (held.isEmpty()) {
@@ -89,7 +95,7 @@ final class Diagonals {
     }
 
     /** Roll times the difference of the widths front and rear, with the tracks standing in for the lips' widths. */
-    private static Length roll(Comparison c, Map<End, EndDrop> ends, Method method) {
+    private static Length roll(Comparison c, PerEnd<EndDrop> ends, Method method) {
         Optional<Length> front = c.vehicle().frontTrack();
         Optional<Length> rear = c.vehicle().rearTrack();
         BeforeAfter sides = ends.get(End.FRONT).leftRight().get(method);

@@ -3,8 +3,9 @@ package abbex.core.heights;
 import abbex.core.figure.Figure;
 import abbex.core.figure.Finding;
 import abbex.core.units.Estimate;
-import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
+import abbex.core.vehicle.PerCorner;
+import abbex.core.vehicle.PerEnd;
 import abbex.core.vehicle.Vehicle;
 import java.util.List;
 import java.util.Map;
@@ -24,8 +25,8 @@ import java.util.Map;
  */
 public record DropSheet(
         Vehicle vehicle,
-        Map<Corner, CornerDrop> corners,
-        Map<End, EndDrop> ends,
+        PerCorner<CornerDrop> corners,
+        PerEnd<EndDrop> ends,
         Map<Method, BeforeAfter> diagonals,
         Rake rake,
         Map<Spot, Figure<Estimate>> points,
@@ -48,9 +49,9 @@ public record DropSheet(
         Comparison c = Comparison.of(vehicle, before, after, advertised, limits);
         StateCheck.run(c);
         ReadingCheck.run(c);
-        Map<Corner, CornerDrop> corners = Drops.corners(c);
+        PerCorner<CornerDrop> corners = Drops.corners(c);
         Map<Spot, Figure<Estimate>> points = PointDrops.run(c);
-        Map<End, EndDrop> ends =
+        PerEnd<EndDrop> ends =
                 vehicle.isMotorcycle() ? Motorcycle.ends(c, points) : PointDrops.sides(c, Drops.ends(c, corners));
         Map<Method, BeforeAfter> diagonals = Diagonals.run(c, ends);
         Rake rake = Rakes.run(c);

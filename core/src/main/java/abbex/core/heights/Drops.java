@@ -5,9 +5,12 @@ import abbex.core.figure.Reason;
 import abbex.core.units.Estimate;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
+import abbex.core.vehicle.PerCorner;
+import abbex.core.vehicle.PerEnd;
 import abbex.core.vehicle.Tyre;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -21,13 +24,10 @@ final class Drops {
 
     private Drops() {}
 
-    static Map<Corner, CornerDrop> corners(Comparison c) {
-        Map<Corner, CornerDrop> drops = new EnumMap<>(Corner.class);
-        for (Corner corner : Corner.WALK) {
-            drops.put(corner, corner(c, corner));
-        }
+    static PerCorner<CornerDrop> corners(Comparison c) {
+        PerCorner<CornerDrop> drops = PerCorner.of(corner -> corner(c, corner));
         say(c, drops);
-        return Collections.unmodifiableMap(drops);
+        return drops;
     }
 
     private static CornerDrop corner(Comparison c, Corner corner) {
@@ -57,16 +57,11 @@ final class Drops {
 
     /** The hub-referenced method of least uncertainty: averaging it with a method that has the tyre in it claims too much. */
     private static Optional<Method> best(Map<Method, Figure<Estimate>> byMethod) {
-        Method best = null;
-        for (Map.Entry<Method, Figure<Estimate>> entry : byMethod.entrySet()) {
-            if (entry.getKey().hubReferenced()
-                    && (best == null || standard(entry.getValue()) < standard(byMethod.get(best)))) {
-                best = entry.getKey();
-            }
-        }
-        return best != null
-                ? Optional.of(best)
-                : WITH_TYRE.stream().filter(byMethod::containsKey).findFirst();
+        return byMethod.entrySet().stream()
+                .filter(entry -> entry.getKey().hubReferenced())
+                .min(Comparator.comparingDouble(entry -> standard(entry.getValue())))
+                .map(Map.Entry::getKey)
+                .or(() -> WITH_TYRE.stream().filter(byMethod::containsKey).findFirst());
     }
 
     private static double standard(Figure<Estimate> figure) {
@@ -105,7 +100,7 @@ final class Drops {
                 : Optional.of(new Figure<>(a.estimate().minus(b.estimate()), Reason.of(formula, a, b)));
     }
 
-    private static void say(Comparison c, Map<Corner, CornerDrop> drops) {
+    private static void say(Comparison c, PerCorner<CornerDrop> drops) {
         List<Corner> tyre = new ArrayList<>();
         List<Corner> frame = new ArrayList<>();
         drops.forEach((corner, drop) -> {
@@ -126,30 +121,29 @@ final class Drops {
         }
     }
 
-    static Map<End, EndDrop> ends(Comparison c, Map<Corner, CornerDrop> corners) {
-        Map<End, EndDrop> ends = new EnumMap<>(End.class);
-        for (End end : End.values()) {
-            Optional<Figure<Estimate>> left = corners.get(end.left()).best();
-            Optional<Figure<Estimate>> right = corners.get(end.right()).best();
-            Optional<Figure<Estimate>> mean = left.isPresent() && right.isPresent()
-                    ? Optional.of(new Figure<>(
-                            Estimate.mean(left.get().value(), right.get().value()),
-                            Reason.of(
-                                    HeightFormula.MEAN_OF_SIDES,
-                                    left.get().value(),
-                                    right.get().value())))
-                    : Optional.empty();
-            Map<Way, BeforeAfter> sides = new LinkedHashMap<>();
-            for (Method method : Method.values()) {
-                BeforeAfter both =
-                        BeforeAfter.of(leftRight(c.before(), end, method), leftRight(c.after(), end, method));
-                if (!both.isEmpty()) {
-                    sides.put(method, both);
-                }
+    static PerEnd<EndDrop> ends(Comparison c, PerCorner<CornerDrop> corners) {
+        return PerEnd.of(end -> end(c, corners, end));
+    }
+
+    private static EndDrop end(Comparison c, PerCorner<CornerDrop> corners, End end) {
+        Optional<Figure<Estimate>> left = corners.get(end.left()).best();
+        Optional<Figure<Estimate>> right = corners.get(end.right()).best();
+        Optional<Figure<Estimate>> mean = left.isPresent() && right.isPresent()
+                ? Optional.of(new Figure<>(
+                        Estimate.mean(left.get().value(), right.get().value()),
+                        Reason.of(
+                                HeightFormula.MEAN_OF_SIDES,
+                                left.get().value(),
+                                right.get().value())))
+                : Optional.empty();
+        Map<Way, BeforeAfter> sides = new LinkedHashMap<>();
+        for (Method method : Method.values()) {
+            BeforeAfter both = BeforeAfter.of(leftRight(c.before(), end, method), leftRight(c.after(), end, method));
+            if (!both.isEmpty()) {
+                sides.put(method, both);
             }
-            ends.put(end, new EndDrop(end, mean, Collections.unmodifiableMap(sides)));
         }
-        return Collections.unmodifiableMap(ends);
+        return new EndDrop(end, mean, Collections.unmodifiableMap(sides));
     }
 
     private static Optional<Figure<Estimate>> leftRight(HeightSheet sheet, End end, Method method) {

@@ -13,4 +13,9 @@ import java.util.Optional;
  * @param drop the mean of left and right, positive down
  * @param leftRight per way to measure, left minus right, positive when left stands higher
  */
-public record EndDrop(End end, Optional<Figure<Estimate>> drop, Map<Way, BeforeAfter> leftRight) {}
+public record EndDrop(End end, Optional<Figure<Estimate>> drop, Map<Way, BeforeAfter> leftRight) {
+    /** How the sides stand by one way to measure; empty where it was not read on both. */
+    public Optional<BeforeAfter> sides(Way way) {
+        return Optional.ofNullable(leftRight.get(way));
+    }
+}

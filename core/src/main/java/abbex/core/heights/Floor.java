@@ -5,6 +5,7 @@ import abbex.core.units.Length;
 import abbex.core.vehicle.Corner;
 import java.util.EnumMap;
 import java.util.Map;
+import java.util.Objects;
 
 /**
  * A floor survey: the height of each wheel pad over the lowest. What the floor brings to a height follows from the statics of
@@ -52,7 +53,7 @@ public final class Floor {
 
     /** The height of a pad over the lowest. */
     public Length pad(Corner corner) {
-        return pads.get(corner);
+        return Objects.requireNonNull(pads.get(corner));
     }
 
     /** What this floor brings to the diagonal difference of a method's heights. */

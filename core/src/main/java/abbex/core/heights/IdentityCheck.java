@@ -5,7 +5,8 @@ import abbex.core.units.Estimate;
 import abbex.core.units.Length;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
-import java.util.Map;
+import abbex.core.vehicle.PerCorner;
+import abbex.core.vehicle.PerEnd;
 import java.util.Optional;
 import java.util.function.Function;
 
@@ -24,7 +25,7 @@ final class IdentityCheck {
 
     private IdentityCheck() {}
 
-    static void run(Comparison c, Map<Corner, CornerDrop> corners, Map<End, EndDrop> ends) {
+    static void run(Comparison c, PerCorner<CornerDrop> corners, PerEnd<EndDrop> ends) {
         if (c.sameWheels()) {
             for (CornerDrop drop : corners.values()) {
                 constant(

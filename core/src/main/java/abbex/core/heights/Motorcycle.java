@@ -14,11 +14,13 @@ import abbex.core.units.Angle;
 import abbex.core.units.Estimate;
 import abbex.core.units.Length;
 import abbex.core.vehicle.End;
+import abbex.core.vehicle.PerEnd;
 import abbex.core.vehicle.Seat;
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 
 /**
@@ -41,18 +43,8 @@ final class Motorcycle {
 
     private Motorcycle() {}
 
-    static Map<End, EndDrop> ends(Comparison c, Map<Spot, Figure<Estimate>> points) {
-        Map<End, EndDrop> ends = new EnumMap<>(End.class);
-        for (End end : End.values()) {
-            Optional<PointMethod> best = best(end, points);
-            Optional<Figure<Estimate>> drop = best.map(way -> points.get(Spot.of(end, way)));
-            ends.put(end, new EndDrop(end, drop, Map.of()));
-            best.filter(PointMethod::tyreInIt).ifPresent(way -> c.say(new HeightFinding.TyreInDrop(end, List.of(end))));
-            drop.map(Figure::value)
-                    .filter(d -> d.value().sign() < 0 && d.differsFromZero())
-                    .ifPresent(d -> c.say(new HeightFinding.CornerRose(end, d.negate())));
-            agree(c, end, points);
-        }
+    static PerEnd<EndDrop> ends(Comparison c, Map<Spot, Figure<Estimate>> points) {
+        PerEnd<EndDrop> ends = PerEnd.of(end -> end(c, end, points));
         boolean slid = c.before().points().containsKey(Spot.of(End.FRONT, FT))
                 && c.after().points().containsKey(Spot.of(End.FRONT, FT));
         if (slid && c.vehicle().headAngle().isEmpty()) {
@@ -61,7 +53,18 @@ final class Motorcycle {
         seat(c, ends, points);
         turned(c, ends);
         lean(c);
-        return Collections.unmodifiableMap(ends);
+        return ends;
+    }
+
+    private static EndDrop end(Comparison c, End end, Map<Spot, Figure<Estimate>> points) {
+        Optional<PointMethod> best = best(end, points);
+        Optional<Figure<Estimate>> drop = best.map(way -> points.get(Spot.of(end, way)));
+        best.filter(PointMethod::tyreInIt).ifPresent(way -> c.say(new HeightFinding.TyreInDrop(end, List.of(end))));
+        drop.map(Figure::value)
+                .filter(d -> d.value().sign() < 0 && d.differsFromZero())
+                .ifPresent(d -> c.say(new HeightFinding.CornerRose(end, d.negate())));
+        agree(c, end, points);
+        return new EndDrop(end, drop, Map.of());
     }
 
     /**
@@ -79,8 +82,8 @@ final class Motorcycle {
                 .filter(way -> points.containsKey(Spot.of(end, way)))
                 .toList();
         for (PointMethod other : read.subList(Math.min(1, read.size()), read.size())) {
-            Estimate one = points.get(Spot.of(end, read.get(0))).value();
-            Estimate two = points.get(Spot.of(end, other)).value();
+            Estimate one = drop(points, end, read.get(0));
+            Estimate two = drop(points, end, other);
             if (one.minus(two).differsFromZero(APART)) {
                 c.say(
                         other == FT
@@ -90,8 +93,12 @@ final class Motorcycle {
         }
     }
 
+    private static Estimate drop(Map<Spot, Figure<Estimate>> points, End end, PointMethod way) {
+        return Objects.requireNonNull(points.get(Spot.of(end, way))).value();
+    }
+
     /** The seat lies between the axles, so its drop lies between theirs; the tyres may add a little. */
-    private static void seat(Comparison c, Map<End, EndDrop> ends, Map<Spot, Figure<Estimate>> points) {
+    private static void seat(Comparison c, PerEnd<EndDrop> ends, Map<Spot, Figure<Estimate>> points) {
         Figure<Estimate> seat = points.get(Spot.of(Seat.SEAT, SEAT));
         Optional<Estimate> front = ends.get(End.FRONT).drop().map(Figure::value);
         Optional<Estimate> rear = ends.get(End.REAR).drop().map(Figure::value);
@@ -110,7 +117,7 @@ final class Motorcycle {
         }
     }
 
-    private static void turned(Comparison c, Map<End, EndDrop> ends) {
+    private static void turned(Comparison c, PerEnd<EndDrop> ends) {
         Optional<Estimate> front = ends.get(End.FRONT).drop().map(Figure::value);
         Optional<Estimate> rear = ends.get(End.REAR).drop().map(Figure::value);
         if (front.isEmpty() || rear.isEmpty() || c.vehicle().wheelbase().isEmpty()) {

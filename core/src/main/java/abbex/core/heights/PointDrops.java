@@ -6,6 +6,7 @@ import abbex.core.units.Angle;
 import abbex.core.units.Estimate;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
+import abbex.core.vehicle.PerEnd;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
@@ -57,13 +58,13 @@ final class PointDrops {
     }
 
     /** Left minus right per way that is read on both sides of an end, after the four-corner methods. */
-    static Map<End, EndDrop> sides(Comparison c, Map<End, EndDrop> ends) {
+    static PerEnd<EndDrop> sides(Comparison c, PerEnd<EndDrop> ends) {
         List<PointMethod> ways = new ArrayList<>(ways(c.before(), c.after()));
         if (ways.isEmpty()) {
             return ends;
         }
-        Map<End, EndDrop> with = new java.util.EnumMap<>(End.class);
-        ends.forEach((end, drop) -> {
+        return ends.map(drop -> {
+            End end = drop.end();
             Map<Way, BeforeAfter> sides = new LinkedHashMap<>(drop.leftRight());
             for (PointMethod way : ways) {
                 BeforeAfter both = BeforeAfter.of(leftRight(c.before(), end, way), leftRight(c.after(), end, way));
@@ -71,9 +72,8 @@ final class PointDrops {
                     sides.put(way, both);
                 }
             }
-            with.put(end, new EndDrop(end, drop.drop(), Collections.unmodifiableMap(sides)));
+            return new EndDrop(end, drop.drop(), Collections.unmodifiableMap(sides));
         });
-        return Collections.unmodifiableMap(with);
     }
 
     private static Optional<Figure<Estimate>> leftRight(HeightSheet sheet, End end, PointMethod way) {

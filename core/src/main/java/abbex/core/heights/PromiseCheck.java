@@ -4,7 +4,7 @@ import abbex.core.figure.Figure;
 import abbex.core.figure.Place;
 import abbex.core.units.Estimate;
 import abbex.core.units.Length;
-import abbex.core.vehicle.End;
+import abbex.core.vehicle.PerEnd;
 import abbex.core.vehicle.Seat;
 import java.util.Map;
 import java.util.Optional;
@@ -13,7 +13,7 @@ import java.util.Optional;
 final class PromiseCheck {
     private PromiseCheck() {}
 
-    static void run(Comparison c, Map<End, EndDrop> ends, Map<Spot, Figure<Estimate>> points) {
+    static void run(Comparison c, PerEnd<EndDrop> ends, Map<Spot, Figure<Estimate>> points) {
         Optional.ofNullable(points.get(Spot.of(Seat.SEAT, PointMethod.SEAT)))
                 .ifPresent(seat ->
                         c.advertised().at(Seat.SEAT).ifPresent(range -> judge(c, Seat.SEAT, seat.value(), range)));

@@ -5,8 +5,8 @@ import abbex.core.figure.Severity;
 import abbex.core.units.Estimate;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
+import abbex.core.vehicle.PerEnd;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 
 /** Left against right of each axle, by the most trustworthy method that was read on both sides. */
@@ -15,19 +15,18 @@ final class SideCheck {
 
     private SideCheck() {}
 
-    static void run(Comparison c, Map<End, EndDrop> ends) {
+    static void run(Comparison c, PerEnd<EndDrop> ends) {
         for (EndDrop end : ends.values()) {
             Optional<Method> now = ORDER.stream()
-                    .filter(m -> end.leftRight().containsKey(m))
-                    .filter(m -> end.leftRight().get(m).after().isPresent())
+                    .filter(m -> end.sides(m).flatMap(BeforeAfter::after).isPresent())
                     .findFirst();
             if (now.isPresent()) {
-                after(c, end.end(), now.get(), end.leftRight().get(now.get()));
+                end.sides(now.get()).ifPresent(sides -> after(c, end.end(), now.get(), sides));
             } else if (c.after().isEmpty()) {
                 ORDER.stream()
-                        .filter(m -> end.leftRight().containsKey(m))
+                        .filter(m -> end.sides(m).isPresent())
                         .findFirst()
-                        .ifPresent(m -> before(c, end.end(), m, end.leftRight().get(m)));
+                        .ifPresent(m -> end.sides(m).ifPresent(sides -> before(c, end.end(), m, sides)));
             }
         }
     }

@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.function.Function;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a suspicious reading was probably meant to be: every likely slip is undone and tried against what all other readings
@@ -65,7 +66,7 @@ final class Slips {
                 .orElse(Slip.UNEXPLAINED);
     }
 
-    private Height at(int sheet, Corner corner, Method method) {
+    private @Nullable Height at(int sheet, Corner corner, Method method) {
         return sheets.get(sheet).get(corner, method);
     }
 

@@ -6,6 +6,7 @@ import abbex.core.units.Estimate;
 import abbex.core.units.Length;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
+import abbex.core.vehicle.PerEnd;
 import java.util.Map;
 import java.util.Optional;
 
@@ -16,7 +17,7 @@ final class TruckCheck {
 
     private TruckCheck() {}
 
-    static void run(Comparison c, Map<End, EndDrop> ends, Map<Spot, Figure<Estimate>> points) {
+    static void run(Comparison c, PerEnd<EndDrop> ends, Map<Spot, Figure<Estimate>> points) {
         travel(c);
         Optional<Estimate> left = drop(points, Corner.LR);
         Optional<Estimate> right = drop(points, Corner.RR);

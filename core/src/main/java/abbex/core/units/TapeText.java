@@ -10,6 +10,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Tape text in and out, as the trade writes it: {@code 25 7/16}, {@code 25-7/16}, {@code 25 7/16"}, {@code 25.5},
@@ -150,12 +151,12 @@ public final class TapeText {
         return Optional.empty();
     }
 
-    private Refused refused(String raw, Refusal why, String read, String offer) {
+    private Refused refused(String raw, Refusal why, String read, @Nullable String offer) {
         return new Refused(raw, why, List.of(read), offer == null ? List.of() : offers(offer, Mark.ON, false));
     }
 
     /** An offer is only made when it would be taken. */
-    private List<String> offers(String offer, Mark mark, boolean negative) {
+    private List<String> offers(@Nullable String offer, Mark mark, boolean negative) {
         if (offer == null) {
             return List.of();
         }
@@ -178,12 +179,17 @@ public final class TapeText {
     }
 
     private record Step(
-            Length size, Graduation graduation, boolean bareUnit, Refusal refusal, List<String> values, String offer) {
+            Length size,
+            Graduation graduation,
+            boolean bareUnit,
+            @Nullable Refusal refusal,
+            List<String> values,
+            @Nullable String offer) {
         static Step of(Length size, Graduation graduation, boolean bareUnit) {
             return new Step(size, graduation, bareUnit, null, List.of(), null);
         }
 
-        static Step no(Refusal refusal, String offer, String... values) {
+        static Step no(Refusal refusal, @Nullable String offer, String... values) {
             return new Step(Length.ZERO, Graduation.MILLIMETRE, false, refusal, List.of(values), offer);
         }
     }

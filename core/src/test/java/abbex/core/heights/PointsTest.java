@@ -98,6 +98,19 @@ class PointsTest {
         assertEquals(24 + turned, head.now().degrees(), 1e-9);
     }
 
+    /** checks.csv moto-3 (trigonometry): 38 mm lower behind over a wheelbase of 1480 mm. */
+    @Test
+    void the_chassis_turns_by_the_drop_over_the_wheelbase() {
+        assertEquals("chassis turns 1.471 deg", Checks.row("moto-3").expected());
+        DropSheet sheet = compare(
+                Vehicle.of(VehicleKind.MOTORCYCLE).withWheelbase(Length.ofMm(1480)),
+                sheet().at(End.FRONT, PointMethod.AX, "500 mm").at(End.REAR, PointMethod.AX, "420 mm"),
+                sheet().at(End.FRONT, PointMethod.AX, "500 mm").at(End.REAR, PointMethod.AX, "382 mm"));
+        HeightFinding.ChassisTurned turned = Sheets.finding(sheet, HeightFinding.ChassisTurned.class);
+        assertEquals(End.REAR, turned.lower());
+        assertEquals(1.471, turned.by().degrees(), 0.001);
+    }
+
     @Test
     void sag_is_free_minus_loaded() {
         DropSheet sheet = compare(

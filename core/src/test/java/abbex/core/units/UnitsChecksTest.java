@@ -39,6 +39,7 @@ class UnitsChecksTest {
 
     @Test
     void gum1_end_gauge_calibration() {
+        assertEquals("JCGM 100:2008 H.1", Checks.row("gum-1").source());
         // JCGM 100:2008, H.1: four contributions in nanometres with their degrees of freedom (table H.1; from memory).
         Uncertainty combined = Uncertainty.combine(List.of(
                 new Uncertainty(25, 18),

@@ -55,7 +55,7 @@ class WheelChecksTest {
         TyreSize size = tyre("225/45R17");
         assertEquals(new BigDecimal("7.5"), size.measuringRim());
         assertEquals(
-                first(new Checks.Row("", "", "230.08", "", "")),
+                first(new Checks.Row("", "", "", "230.08", "", "")),
                 size.sectionWidth(new BigDecimal("8")).mm(),
                 0.01);
         assertTrue(Checks.row("tyre-6").expected().contains("230.08"));
