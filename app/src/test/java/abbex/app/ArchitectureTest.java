@@ -45,7 +45,7 @@ class ArchitectureTest {
             entry("rules", "page", "people", "store"),
             entry("measure", "arrive", "drawing", "facts", "page", "people", "rules", "store"),
             entry("fitment", "arrive", "drawing", "facts", "page", "people", "store"),
-            entry("prove", "arrive", "drawing", "facts", "fitment", "page", "people", "store"),
+            entry("prove", "arrive", "drawing", "facts", "fitment", "measure", "page", "people", "store"),
             entry("ground", "arrive", "drawing", "facts", "fitment", "measure", "page", "people", "prove", "store"),
             entry("handover", "arrive", "facts", "fitment", "ground", "measure", "page", "people", "prove", "store"),
             entry("board", "arrive", "drawing", "measure", "page", "people"),

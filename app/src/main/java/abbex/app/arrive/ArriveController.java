@@ -54,7 +54,8 @@ class ArriveController {
     String known(@Me Person me, @RequestParam(defaultValue = "") String plate, Model model) {
         Optional<VehicleFacts> known = jobs.byPlate(me.shop(), plate);
         model.addAttribute("known", known.orElse(null));
-        known.ifPresent(v -> model.addAttribute("stays", jobs.stays(me.shop(), v.id())));
+        known.ifPresent(
+                v -> model.addAttribute("stays", jobs.stays(me.shop(), v.id()).size()));
         return "arrive :: known";
     }
 

@@ -54,6 +54,9 @@ public class Jobs {
             select %s from vehicle v where v.shop_id = :shop and v.plate_key = :plate
             """.formatted(VEHICLE_COLUMNS);
 
+    private static final String STAYS =
+            "select id from job where shop_id = :shop and vehicle_id = :vehicle order by arrived_at, id";
+
     private static final String VEHICLES = """
             select v.id, v.name,
                    (select j.id from job j where j.vehicle_id = v.id order by j.arrived_at desc, j.id limit 1) job
@@ -129,7 +132,15 @@ public class Jobs {
         return list(shop, jdbc.sql(FINISHED).param("shop", shop.toString()));
     }
 
-    /** The vehicle that the shop knows by this plate. */
+    /** The stays of a vehicle, the first one first. */
+    public List<UUID> stays(UUID shop, UUID vehicle) {
+        return jdbc.sql(STAYS)
+                .param("shop", shop.toString())
+                .param("vehicle", vehicle.toString())
+                .query((row, n) -> Ids.id(row, "id"))
+                .list();
+    }
+
     /** A vehicle by its name, with its newest stay. */
     public record Known(String name, UUID newestJob) {}
 
@@ -142,6 +153,7 @@ public class Jobs {
         return known;
     }
 
+    /** The vehicle that the shop knows by this plate. */
     public Optional<VehicleFacts> byPlate(UUID shop, String plate) {
         return jdbc.sql(BY_PLATE)
                 .param("shop", shop.toString())
@@ -150,15 +162,6 @@ public class Jobs {
                 .optional()
                 .map(v -> withMeasures(
                         v, measures(shop, List.of(v.id().toString())).get(v.id())));
-    }
-
-    /** How often the vehicle was here. */
-    int stays(UUID shop, UUID vehicle) {
-        return jdbc.sql("select count(*) from job where shop_id = :shop and vehicle_id = :vehicle")
-                .param("shop", shop.toString())
-                .param("vehicle", vehicle.toString())
-                .query(Integer.class)
-                .single();
     }
 
     /** Saves a new stay and says so, in one transaction. */

@@ -8,6 +8,7 @@ import abbex.app.fitment.WheelSets;
 import abbex.app.ground.LowPoints;
 import abbex.app.handover.HandOver;
 import abbex.app.measure.JobSheets;
+import abbex.app.measure.RideHeights;
 import abbex.app.measure.SheetRow;
 import abbex.app.measure.Sheets;
 import abbex.app.people.People;
@@ -44,6 +45,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -63,6 +65,7 @@ class DemoShop implements FirstShop {
     private final Probes probes;
     private final RoadTests roads;
     private final LowPoints lows;
+    private final RideHeights heights;
     private final HandOver handOver;
     private final Clock clock;
 
@@ -76,6 +79,7 @@ class DemoShop implements FirstShop {
             Probes probes,
             RoadTests roads,
             LowPoints lows,
+            RideHeights heights,
             Rules rules,
             HandOver handOver,
             Clock clock) {
@@ -84,6 +88,7 @@ class DemoShop implements FirstShop {
         this.probes = probes;
         this.roads = roads;
         this.lows = lows;
+        this.heights = heights;
         this.rules = rules;
         this.people = people;
         this.pins = pins;
@@ -188,6 +193,8 @@ class DemoShop implements FirstShop {
                 arrived);
         jobs.receive(job, by);
         story.sets.forEach(set -> wheels.save(by, vehicle.id(), set));
+        read(by, job, story.before, story.stateBefore, arrived.plus(Duration.ofMinutes(20)));
+        Optional<UUID> arrivedOn = heights.of(job).newest();
         story.probes.forEach(p -> fitments.now(job, p.corner().end())
                 .ifPresent(now -> probes.add(
                         by,
@@ -196,9 +203,8 @@ class DemoShop implements FirstShop {
                         new Probe(p.place(), p.clock(), p.face(), length(p.gap()), Length.ZERO),
                         p.gap(),
                         now,
-                        0)));
+                        arrivedOn)));
         underneath(by, job, story);
-        read(by, job, story.before, story.stateBefore, arrived.plus(Duration.ofMinutes(20)));
         if (!story.after.isEmpty()) {
             sheets.open(by, job.id(), Stage.FIRST_SET_DOWN, arrived.plus(Duration.ofMinutes(140)));
             read(by, job, story.after, story.stateAfter, arrived.plus(Duration.ofMinutes(142)));

@@ -1,10 +1,13 @@
 package abbex.app.ground;
 
+import abbex.app.measure.Standing;
 import abbex.core.ground.Lamps;
 import abbex.core.ground.Underline;
 import abbex.core.units.Length;
+import abbex.core.vehicle.End;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Something low, a lamp or a bumper, as it was measured standing.
@@ -14,8 +17,7 @@ import java.util.UUID;
  * @param from code of where that distance begins; empty for what has none
  * @param along from the front axle, positive ahead
  * @param height over the floor; of a nose lift what it lifts at the front axle
- * @param frontStood how much lower than when it was first probed the front stood, mm
- * @param rearStood the same of the rear
+ * @param sheet that tells how low the vehicle stood; null before the first
  */
 record LowPoint(
         UUID id,
@@ -26,12 +28,11 @@ record LowPoint(
         Length along,
         String heightRaw,
         Length height,
-        double frontStood,
-        double rearStood) {
-    /** Its height with the ends lowered so far from where the vehicle was first probed, mm over the floor. */
-    double height(double front, double rear, double wheelbase) {
-        double f = front - frontStood;
-        double r = rear - rearStood;
+        @Nullable UUID sheet) {
+    /** Its height as the vehicle is planned, mm over the floor. */
+    double height(Standing standing, double wheelbase) {
+        double f = standing.planned(End.FRONT) - standing.at(sheet, End.FRONT);
+        double r = standing.planned(End.REAR) - standing.at(sheet, End.REAR);
         return height.mm() - Underline.down(along.mm(), f, r, wheelbase);
     }
 

@@ -7,7 +7,6 @@ import abbex.app.store.Ids;
 import abbex.app.store.Times;
 import abbex.core.ground.Profile;
 import abbex.core.units.Length;
-import abbex.core.vehicle.End;
 import java.time.Clock;
 import java.util.List;
 import java.util.UUID;
@@ -18,16 +17,16 @@ import org.springframework.stereotype.Service;
 @Service
 public class LowPoints {
     private static final String OF = """
-            select id, kind, name, along_raw, along_from, along_nm, height_raw, height_nm, front_stood_mm, rear_stood_mm
+            select id, kind, name, along_raw, along_from, along_nm, height_raw, height_nm, sheet_id
               from low_point
              where shop_id = :shop and vehicle_id = :vehicle and in_use order by along_nm desc, made_at, id
             """;
 
     private static final String ADD = """
             insert into low_point (id, shop_id, vehicle_id, kind, name, along_raw, along_from, along_nm, height_raw, height_nm,
-                                   front_stood_mm, rear_stood_mm, in_use, person_id, made_at)
+                                   sheet_id, in_use, person_id, made_at)
             values (:id, :shop, :vehicle, :kind, :name, :alongRaw, :from, :along,
-                    :heightRaw, :height, :front, :rear, true, :person, :at)
+                    :heightRaw, :height, :sheet, true, :person, :at)
             """;
 
     private static final String GROUNDS = """
@@ -63,8 +62,7 @@ public class LowPoints {
                         Length.ofNm(row.getLong("along_nm")),
                         row.getString("height_raw"),
                         Length.ofNm(row.getLong("height_nm")),
-                        row.getDouble("front_stood_mm"),
-                        row.getDouble("rear_stood_mm")))
+                        Ids.maybe(row, "sheet_id")))
                 .list();
     }
 
@@ -80,8 +78,7 @@ public class LowPoints {
                 .param("along", point.along().nm())
                 .param("heightRaw", point.heightRaw())
                 .param("height", point.height().nm())
-                .param("front", point.frontStood())
-                .param("rear", point.rearStood())
+                .param("sheet", Ids.text(point.sheet()))
                 .param("person", by.id().toString())
                 .param("at", Times.column(clock.instant()))
                 .update();
@@ -110,8 +107,7 @@ public class LowPoints {
                         along,
                         heightRaw,
                         height,
-                        proofs.stands(job, End.FRONT),
-                        proofs.stands(job, End.REAR)));
+                        proofs.standing(job).newest().orElse(null)));
     }
 
     List<OwnGround> grounds(UUID shop, UUID vehicle) {

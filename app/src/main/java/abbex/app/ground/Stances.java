@@ -10,6 +10,7 @@ import abbex.app.fitment.Fitments;
 import abbex.app.measure.JobSheets;
 import abbex.app.measure.SheetData;
 import abbex.app.measure.Sheets;
+import abbex.app.measure.Standing;
 import abbex.app.page.Numerals;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
@@ -60,7 +61,7 @@ public class Stances {
     }
 
     /** A vehicle as it is to stand, with what was measured under it. */
-    private record Standing(Underline planned, Underline lifted, List<LowPoint> points) {}
+    private record Stance(Underline planned, Underline lifted, List<LowPoint> points, Standing heights) {}
 
     /** Loaded radius of an end in mm: by its hub heights, else by its tyre; empty when neither is known. */
     private OptionalDouble radius(Job job, JobSheets all, End end) {
@@ -91,7 +92,7 @@ public class Stances {
         return point.name().isEmpty() ? words.say("low." + point.kind()) : point.name();
     }
 
-    private Optional<Standing> standing(Job job, JobSheets all) {
+    private Optional<Stance> standing(Job job, JobSheets all) {
         Optional<Length> wheelbase = job.vehicle().measure(Measure.WHEELBASE);
         OptionalDouble front = radius(job, all, End.FRONT);
         OptionalDouble rear = radius(job, all, End.REAR);
@@ -99,8 +100,7 @@ public class Stances {
             return Optional.empty();
         }
         List<LowPoint> low = points.of(job.shop(), job.vehicle().id());
-        double down = proofs.lower(job, End.FRONT);
-        double behind = proofs.lower(job, End.REAR);
+        Standing heights = proofs.standing(job);
         double base = wheelbase.get().mm();
         Underline planned = new Underline(
                 base,
@@ -108,14 +108,14 @@ public class Stances {
                 rear.getAsDouble(),
                 low.stream()
                         .filter(p -> p.kind() == LowPoint.Kind.UNDERSIDE)
-                        .map(p -> new Underline.Point(name(p), p.along().mm(), p.height(down, behind, base)))
+                        .map(p -> new Underline.Point(name(p), p.along().mm(), p.height(heights, base)))
                         .toList());
         double lift = low.stream()
                 .filter(p -> p.kind() == LowPoint.Kind.NOSE_LIFT)
                 .mapToDouble(p -> p.height().mm())
                 .max()
                 .orElse(0);
-        return Optional.of(new Standing(planned, planned.lowered(-lift, 0), low));
+        return Optional.of(new Stance(planned, planned.lowered(-lift, 0), low, heights));
     }
 
     /**
@@ -127,7 +127,7 @@ public class Stances {
     public GroundPage of(Job job, @Nullable String key, OptionalDouble along, Reader reader) {
         JobSheets all = sheets.of(job.shop(), job.id());
         Outline shape = Outline.of(job.vehicle().shape().name().toLowerCase(Locale.ROOT));
-        Optional<Standing> found = standing(job, all);
+        Optional<Stance> found = standing(job, all);
         if (found.isEmpty()) {
             String missing = words.say(
                     job.vehicle().measure(Measure.WHEELBASE).isEmpty()
@@ -135,7 +135,7 @@ public class Stances {
                             : "ground.missing.wheels");
             return new GroundPage(missing, shape.lines(), null, List.of(), List.of(), null, List.of());
         }
-        Standing standing = found.get();
+        Stance standing = found.get();
         Map<String, Named> grounds = grounds(job);
         Optional<Named> chosen = Optional.ofNullable(key).map(grounds::get);
         List<Finding> findings = new ArrayList<>(lamps(job, all, standing));
@@ -193,7 +193,7 @@ public class Stances {
         return grounds;
     }
 
-    private GroundPage.Way way(String key, Named ground, Standing standing, Reader reader) {
+    private GroundPage.Way way(String key, Named ground, Stance standing, Reader reader) {
         Crossing.Least least = Crossing.run(standing.lifted(), ground.profile());
         Words.Said said = words.finding(least.finding(), reader);
         return new GroundPage.Way(
@@ -221,7 +221,7 @@ public class Stances {
         return Numerals.html(Numerals.text(Length.ofRoundedMm(mm), reader));
     }
 
-    private List<GroundPage.Line> figures(Standing standing, Reader reader) {
+    private List<GroundPage.Line> figures(Stance standing, Reader reader) {
         List<GroundPage.Line> lines = new ArrayList<>();
         line(lines, "ground.approach", standing.lifted().approach(), reader);
         line(lines, "ground.breakover", standing.lifted().breakover(), reader);
@@ -241,19 +241,18 @@ public class Stances {
     }
 
     /** What codes say of lamps and bumpers at the planned stance, and where the beam went since the vehicle arrived. */
-    private List<Finding> lamps(Job job, JobSheets all, Standing standing) {
+    private List<Finding> lamps(Job job, JobSheets all, Stance standing) {
         List<Finding> findings = new ArrayList<>();
-        double front = proofs.lower(job, End.FRONT);
-        double rear = proofs.lower(job, End.REAR);
         double wheelbase = standing.planned().wheelbase();
         for (LowPoint p : standing.points()) {
             p.kind()
                     .code()
-                    .ifPresent(code ->
-                            findings.add(Lamps.check(code, Length.ofRoundedMm(p.height(front, rear, wheelbase)))));
+                    .ifPresent(code -> findings.add(
+                            Lamps.check(code, Length.ofRoundedMm(p.height(standing.heights(), wheelbase)))));
         }
         PerEnd<Optional<Length>> drops = drops(job, all);
-        Length turned = Length.ofRoundedMm(further(job, End.FRONT) - further(job, End.REAR));
+        Length turned =
+                Length.ofRoundedMm(further(standing.heights(), End.FRONT) - further(standing.heights(), End.REAR));
         if (drops.front().isPresent() && drops.rear().isPresent()) {
             turned = turned.plus(drops.front().get().minus(drops.rear().get()));
         }
@@ -272,11 +271,11 @@ public class Stances {
     }
 
     /** How far an end is to come down from where it stands now, mm. */
-    private double further(Job job, End end) {
-        return proofs.lower(job, end) - proofs.stands(job, end);
+    private static double further(Standing heights, End end) {
+        return heights.planned(end) - heights.now(end);
     }
 
-    private List<Lips> outlines(Job job, JobSheets all, Standing standing) {
+    private List<Lips> outlines(Job job, JobSheets all, Stance standing) {
         List<Lips> outlines = new ArrayList<>();
         Lips now = lips("is", job, all, standing, false);
         PerEnd<Optional<Length>> drops = drops(job, all);
@@ -287,13 +286,13 @@ public class Stances {
                     now.rear() + drops.rear().get().mm()));
         }
         outlines.add(now);
-        if (further(job, End.FRONT) != 0 || further(job, End.REAR) != 0) {
+        if (further(standing.heights(), End.FRONT) != 0 || further(standing.heights(), End.REAR) != 0) {
             outlines.add(lips("planned", job, all, standing, true));
         }
         return outlines;
     }
 
-    private Lips lips(String style, Job job, JobSheets all, Standing standing, boolean planned) {
+    private Lips lips(String style, Job job, JobSheets all, Stance standing, boolean planned) {
         double lift = planned
                 ? standing.points().stream()
                         .filter(p -> p.kind() == LowPoint.Kind.NOSE_LIFT)
@@ -303,8 +302,11 @@ public class Stances {
                 : 0;
         return new Lips(
                 style,
-                lip(all, End.FRONT, standing.planned().frontRadius()) - (planned ? further(job, End.FRONT) : 0) + lift,
-                lip(all, End.REAR, standing.planned().rearRadius()) - (planned ? further(job, End.REAR) : 0));
+                lip(all, End.FRONT, standing.planned().frontRadius())
+                        - (planned ? further(standing.heights(), End.FRONT) : 0)
+                        + lift,
+                lip(all, End.REAR, standing.planned().rearRadius())
+                        - (planned ? further(standing.heights(), End.REAR) : 0));
     }
 
     /** The lips' height over the floor on the newest sheet where they were measured. */

@@ -12,6 +12,7 @@ import abbex.app.rules.ShopRules;
 import abbex.app.store.Ids;
 import abbex.app.store.Times;
 import abbex.core.heights.Judgement;
+import abbex.core.heights.Limits;
 import abbex.core.heights.SheetState;
 import abbex.core.heights.Spot;
 import abbex.core.heights.Stage;
@@ -123,6 +124,10 @@ public class Sheets {
         Map<UUID, JobSheets> all = new HashMap<>();
         byJob.forEach((job, list) -> all.put(job, new JobSheets(list, own)));
         return all;
+    }
+
+    Limits limits(UUID shop) {
+        return rules.of(shop).limits();
     }
 
     private JdbcClient.StatementSpec many(String sql, UUID shop, Collection<UUID> jobs) {

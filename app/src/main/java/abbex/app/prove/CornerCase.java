@@ -1,5 +1,6 @@
 package abbex.app.prove;
 
+import abbex.app.measure.Standing;
 import abbex.core.clearance.Eye;
 import abbex.core.clearance.Needed;
 import abbex.core.clearance.Probe;
@@ -25,7 +26,8 @@ import java.util.UUID;
  * @param known places, in the order they were found
  * @param planned wheel and tyre that are to clear
  * @param drive the newest road test
- * @param needed how much air the shop wants
+ * @param needed how much air the shop asks for
+ * @param standing how low the vehicle stands and is planned, which its sheets and the plan tell
  */
 record CornerCase(
         Corner corner,
@@ -34,7 +36,8 @@ record CornerCase(
         SweepPlan plan,
         List<SweepPlans.Taken> taken,
         Optional<Drive> drive,
-        Needed needed) {
+        Needed needed,
+        Standing standing) {
 
     /**
      * A place.
@@ -65,23 +68,25 @@ record CornerCase(
             SweepPlan plan,
             List<SweepPlans.Taken> taken,
             Optional<Drive> drive,
-            Needed needed) {
+            Needed needed,
+            Standing standing) {
         List<Known> known = new ArrayList<>();
         List<Drive.Mark> spoken = new ArrayList<>();
-        Optional<RoadTest> test = drive.map(d -> d.at(corner, plan));
+        Optional<RoadTest> test = drive.map(d -> d.at(corner, plan, standing));
         List<Drive.Mark> marks = new ArrayList<>(drive.map(Drive::marks).orElse(List.of()).stream()
                 .filter(m -> m.corner() == corner)
                 .toList());
         for (ProbeRow row : probes) {
-            Probed probed = new Probed(row.probe(), row.measured(), row.stood(), Probed.BY_HAND);
+            Probed probed = new Probed(row.probe(), row.measured(), standing.at(row.sheet(), corner), Probed.BY_HAND);
             // A mark speaks of every probe at its spot; none of them may pass for one that left none.
             Optional<Drive.Mark> mark = marks.stream()
-                    .filter(m -> touching(m, at(drive), corner).probe().sameSpot(row.probe()))
+                    .filter(m ->
+                            touching(m, at(drive), corner, standing).probe().sameSpot(row.probe()))
                     .findFirst();
             boolean driven = drive.isPresent() && row.at().isBefore(drive.get().at());
             Optional<RoadTest.Mark> read = mark.flatMap(m -> test.flatMap(t -> t.mark(probed)));
             Probed now = read.map(RoadTest.Mark::probed)
-                    .or(() -> mark.map(m -> touching(m, at(drive), corner)))
+                    .or(() -> mark.map(m -> touching(m, at(drive), corner, standing)))
                     .orElseGet(() -> driven ? test.map(t -> t.unmarked(probed)).orElse(probed) : probed);
             mark.ifPresent(spoken::add);
             known.add(new Known(row.id(), now, row.raw(), row.by(), row.at(), read, !now.equals(probed)));
@@ -89,10 +94,10 @@ record CornerCase(
         marks.removeAll(spoken);
         for (Drive.Mark mark : marks) {
             Optional<RoadTest.Mark> read = test.flatMap(t -> t.mark(mark.place(), mark.clock(), mark.face()));
-            Probed at = read.map(RoadTest.Mark::probed).orElseGet(() -> touching(mark, at(drive), corner));
+            Probed at = read.map(RoadTest.Mark::probed).orElseGet(() -> touching(mark, at(drive), corner, standing));
             known.add(new Known(mark.id(), at, "", mark.by(), at(drive).at(), read, false));
         }
-        return new CornerCase(corner, known, planned, plan, taken, drive, needed);
+        return new CornerCase(corner, known, planned, plan, taken, drive, needed, standing);
     }
 
     private static Drive at(Optional<Drive> drive) {
@@ -100,11 +105,11 @@ record CornerCase(
     }
 
     /** What nothing that was driven reaches still left its mark: it counts as touching where it stands. */
-    private static Probed touching(Drive.Mark mark, Drive drive, Corner corner) {
+    private static Probed touching(Drive.Mark mark, Drive drive, Corner corner, Standing standing) {
         return new Probed(
                 new Probe(mark.place(), mark.clock(), mark.face(), Length.ZERO, Length.ZERO),
                 drive.on().get(corner.end()),
-                drive.lowered().get(corner.end()),
+                standing.at(drive.sheet(), corner),
                 RoadTest.MARK);
     }
 
@@ -131,7 +136,7 @@ record CornerCase(
     }
 
     private WheelHouse bare(List<Probed> probed) {
-        return WheelHouse.of(probed, planned, plan.worn(), plan.lower(), plan.motion(corner));
+        return WheelHouse.of(probed, planned, plan.worn(), standing.planned(corner), plan.motion(corner));
     }
 
     /** Every place with its verdict, worst first. */
@@ -150,9 +155,9 @@ record CornerCase(
         return Eye.of(house());
     }
 
-    /** How much lower it is than when it was first measured, with what the plan takes back. */
+    /** How much lower than as arrived it is planned, with what remedies take back, mm. */
     double lower() {
-        return plan.lower()
+        return standing.planned(corner)
                 - taken.stream()
                         .filter(t -> t.dose().remedy() == Remedy.LESS_DROP)
                         .mapToDouble(t -> t.dose().amount())
@@ -164,7 +169,7 @@ record CornerCase(
         return drive.isPresent()
                 && !plan.chains()
                 && drive.get()
-                        .at(corner, plan)
+                        .at(corner, plan, standing)
                         .proves(planned, lower(), house().motion().range());
     }
 }

@@ -2,10 +2,14 @@ package abbex.app.prove;
 
 import abbex.app.arrive.Job;
 import abbex.app.fitment.Fitments;
+import abbex.app.measure.RideHeights;
+import abbex.app.measure.Standing;
+import abbex.core.heights.Contribution;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.VehicleKind;
 import abbex.core.wheels.Fitment;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
@@ -18,8 +22,11 @@ class CornerCases {
     private final SweepPlans plans;
     private final Drives drives;
     private final NeededGaps gaps;
+    private final RideHeights heights;
 
-    CornerCases(Probes probes, Fitments fitments, SweepPlans plans, Drives drives, NeededGaps gaps) {
+    CornerCases(
+            Probes probes, Fitments fitments, SweepPlans plans, Drives drives, NeededGaps gaps, RideHeights heights) {
+        this.heights = heights;
         this.probes = probes;
         this.fitments = fitments;
         this.plans = plans;
@@ -35,6 +42,15 @@ class CornerCases {
     SweepPlan plan(Job job, End end) {
         return plans.of(job.shop(), job.vehicle().id(), end)
                 .orElseGet(() -> SweepPlan.usual(end, job.vehicle().kind() == VehicleKind.MOTORCYCLE));
+    }
+
+    /** How low the vehicle stands by its sheets, and is planned by both ends' plans. */
+    Standing standing(Job job) {
+        List<Contribution> parts = new ArrayList<>();
+        for (End end : End.values()) {
+            parts.addAll(plan(job, end).contributions(end));
+        }
+        return heights.of(job).planning(parts);
     }
 
     /** What is planned, else what stands there; empty while nobody has said what stands there. */
@@ -55,6 +71,7 @@ class CornerCases {
                 plan(job, corner.end()),
                 plans.taken(job.shop(), job.vehicle().id(), corner),
                 drives.newest(job.shop(), job.vehicle().id()),
-                gaps.of(job.shop()));
+                gaps.of(job.shop()),
+                standing(job));
     }
 }

@@ -1,5 +1,6 @@
 package abbex.app.prove;
 
+import abbex.app.measure.Standing;
 import abbex.core.clearance.Motion;
 import abbex.core.clearance.ProbePlace;
 import abbex.core.clearance.RoadTest;
@@ -11,6 +12,7 @@ import abbex.core.wheels.Fitment;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A road test as it was told.
@@ -20,7 +22,7 @@ import java.util.UUID;
  * @param hung true when it hung on the lift with its wheels turned lock to lock
  * @param lean of the body in the hardest corner, degrees
  * @param on the wheels that were driven
- * @param lowered how far each end had come down by then from where it was first measured, mm
+ * @param sheet that tells how low the vehicle stood; null before the first
  * @param marks what it left
  * @param by initials
  */
@@ -32,7 +34,7 @@ record Drive(
         double lean,
         String note,
         PerEnd<Fitment> on,
-        PerEnd<Double> lowered,
+        @Nullable UUID sheet,
         List<Mark> marks,
         String by,
         Instant at) {
@@ -49,7 +51,7 @@ record Drive(
     record Mark(UUID id, Corner corner, ProbePlace place, double clock, TyreBody.Face face, SeenOn on, String by) {}
 
     /** What it says of a corner that moves as is planned. */
-    RoadTest at(Corner corner, SweepPlan plan) {
+    RoadTest at(Corner corner, SweepPlan plan, Standing standing) {
         Motion.Range whole = plan.motion(corner).range();
         Motion.Range driven = new Motion.Range(
                 hung ? whole.droop() : 0,
@@ -59,7 +61,7 @@ record Drive(
                 Math.toRadians(lean));
         return new RoadTest(
                 on.get(corner.end()),
-                lowered.get(corner.end()),
+                standing.at(sheet, corner),
                 plan.motion(corner).withRange(driven));
     }
 }

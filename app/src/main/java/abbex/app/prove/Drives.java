@@ -41,10 +41,10 @@ class Drives {
     private static final String ADD = """
             insert into road_test (id, shop_id, vehicle_id, bump_lf, bump_rf, bump_rr, bump_lr, locks, hung, lean_deg, note,
                                    front_tyre, front_wheel, front_spacer, front_lower_mm,
-                                   rear_tyre, rear_wheel, rear_spacer, rear_lower_mm, in_use, person_id, made_at)
+                                   rear_tyre, rear_wheel, rear_spacer, rear_lower_mm, sheet_id, in_use, person_id, made_at)
             values (:id, :shop, :vehicle, :lf, :rf, :rr, :lr, :locks, :hung, :lean, :note,
                     :frontTyre, :frontWheel, :frontSpacer, :frontLower,
-                    :rearTyre, :rearWheel, :rearSpacer, :rearLower, true, :person, :at)
+                    :rearTyre, :rearWheel, :rearSpacer, :rearLower, :sheet, true, :person, :at)
             """;
 
     private static final String REST =
@@ -84,7 +84,7 @@ class Drives {
                 row.getBigDecimal("lean_deg").doubleValue(),
                 row.getString("note"),
                 new PerEnd<>(on(row, "front"), on(row, "rear")),
-                new PerEnd<>(lowered(row, "front"), lowered(row, "rear")),
+                Ids.maybe(row, "sheet_id"),
                 marks(shop, id),
                 row.getString("initials"),
                 Times.instant(row, "made_at"));
@@ -92,10 +92,6 @@ class Drives {
 
     private static double bump(ResultSet row, String corner) throws SQLException {
         return row.getBigDecimal("bump_" + corner).doubleValue();
-    }
-
-    private static double lowered(ResultSet row, String end) throws SQLException {
-        return row.getBigDecimal(end + "_lower_mm").doubleValue();
     }
 
     private static Fitment on(ResultSet row, String end) throws SQLException {
@@ -122,8 +118,12 @@ class Drives {
                 .list();
     }
 
-    /** Keeps a drive; its id, marks, initials and time are made here. */
-    UUID add(Person by, UUID vehicle, Drive drive) {
+    /**
+     * Keeps a drive; its id, marks, initials and time are made here.
+     *
+     * @param lowered how far each end had come down as the sheets said then, mm: for the list of proven fitments
+     */
+    UUID add(Person by, UUID vehicle, Drive drive, PerEnd<Double> lowered) {
         UUID id = Ids.fresh();
         JdbcClient.StatementSpec add = jdbc.sql(ADD)
                 .param("id", id.toString())
@@ -133,6 +133,7 @@ class Drives {
                 .param("hung", drive.hung())
                 .param("lean", drive.lean())
                 .param("note", drive.note())
+                .param("sheet", Ids.text(drive.sheet()))
                 .param("person", by.id().toString())
                 .param("at", Times.column(clock.instant()));
         for (Corner corner : Corner.values()) {
@@ -144,7 +145,7 @@ class Drives {
             add = add.param(of + "Tyre", drive.on().get(end).tyre().text())
                     .param(of + "Wheel", wheel.withSpacer(Length.ZERO).text())
                     .param(of + "Spacer", wheel.spacer().nm())
-                    .param(of + "Lower", drive.lowered().get(end));
+                    .param(of + "Lower", lowered.get(end));
         }
         add.update();
         return id;

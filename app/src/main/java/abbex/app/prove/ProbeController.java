@@ -98,7 +98,7 @@ class ProbeController {
                 probe.orElseThrow(),
                 gap.orElseThrow().rawIn(me.likes().unit()),
                 now.orElseThrow(),
-                cases.plan(job, corner.end()).stands());
+                cases.standing(job).newest());
         return new ModelAndView("redirect:/jobs/" + id + "/prove?corner=" + corner);
     }
 

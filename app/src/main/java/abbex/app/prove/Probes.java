@@ -14,6 +14,7 @@ import abbex.core.wheels.Wheel;
 import java.math.BigDecimal;
 import java.time.Clock;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
@@ -22,15 +23,15 @@ import org.springframework.stereotype.Service;
 @Service
 public class Probes {
     private static final String OF = """
-            select b.id, b.corner, b.place, b.clock, b.face, b.gap_raw, b.gap_nm, b.tyre, b.wheel, b.spacer_nm, b.stood_mm, b.made_at, p.initials
+            select b.id, b.corner, b.place, b.clock, b.face, b.gap_raw, b.gap_nm, b.tyre, b.wheel, b.spacer_nm, b.sheet_id, b.made_at, p.initials
               from probe b join person p on p.id = b.person_id
              where b.shop_id = :shop and b.vehicle_id = :vehicle and b.in_use order by b.made_at, b.id
             """;
 
     private static final String ADD = """
             insert into probe (id, shop_id, vehicle_id, corner, place, clock, face, gap_raw, gap_nm, tyre, wheel, spacer_nm,
-                               stood_mm, in_use, person_id, made_at)
-            values (:id, :shop, :vehicle, :corner, :place, :clock, :face, :raw, :nm, :tyre, :wheel, :spacer, :stood, true,
+                               sheet_id, in_use, person_id, made_at)
+            values (:id, :shop, :vehicle, :corner, :place, :clock, :face, :raw, :nm, :tyre, :wheel, :spacer, :sheet, true,
                     :person, :at)
             """;
 
@@ -65,7 +66,7 @@ public class Probes {
                                         .orElseThrow()
                                         .withSpacer(Length.ofNm(row.getLong("spacer_nm"))),
                                 TyreSize.parse(row.getString("tyre")).asSize().orElseThrow()),
-                        row.getDouble("stood_mm"),
+                        Ids.maybe(row, "sheet_id"),
                         row.getString("initials"),
                         Times.instant(row, "made_at")))
                 .list();
@@ -74,9 +75,10 @@ public class Probes {
     /**
      * Keeps a gap with the wheel that it was measured from.
      *
-     * @param stood how much lower than when it was first probed the vehicle stands, mm
+     * @param sheet that tells how low the vehicle stands
      */
-    public void add(Person by, UUID vehicle, Corner corner, Probe probe, String raw, Fitment measured, double stood) {
+    public void add(
+            Person by, UUID vehicle, Corner corner, Probe probe, String raw, Fitment measured, Optional<UUID> sheet) {
         jdbc.sql(ADD)
                 .param("id", Ids.fresh().toString())
                 .param("shop", by.shop().toString())
@@ -90,7 +92,7 @@ public class Probes {
                 .param("tyre", measured.tyre().text())
                 .param("wheel", measured.wheel().withSpacer(Length.ZERO).text())
                 .param("spacer", measured.wheel().spacer().nm())
-                .param("stood", stood)
+                .param("sheet", sheet.map(UUID::toString).orElse(null))
                 .param("person", by.id().toString())
                 .param("at", Times.column(clock.instant()))
                 .update();

@@ -2,6 +2,7 @@ package abbex.app.prove;
 
 import abbex.app.arrive.Job;
 import abbex.app.facts.Fact;
+import abbex.app.measure.Standing;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.core.clearance.Eye;
@@ -67,14 +68,9 @@ public class Proofs {
                 .toList();
     }
 
-    /** How much lower an end stands now than when it was first probed, mm. */
-    public double stands(Job job, End end) {
-        return cases.plan(job, end).stands();
-    }
-
-    /** How much lower than when it was first probed an end is to stand, mm. */
-    public double lower(Job job, End end) {
-        return cases.plan(job, end).lower();
+    /** How low the vehicle stands by its sheets, and is planned. */
+    public Standing standing(Job job) {
+        return cases.standing(job);
     }
 
     /** How alike the gaps of front and rear look over the tyres, 0 to 100; empty until the lips of both were probed. */

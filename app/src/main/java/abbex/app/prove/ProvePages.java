@@ -4,6 +4,7 @@ import abbex.app.arrive.Job;
 import abbex.app.drawing.CutDrawing;
 import abbex.app.fitment.Fitments;
 import abbex.app.fitment.WheelSet;
+import abbex.app.measure.Standing;
 import abbex.app.page.JobHeads;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
@@ -114,6 +115,9 @@ public class ProvePages {
         page.addObject("swept", found.map(c -> text(c.planned())).orElse(""));
         page.addObject("sets", sets(job, corner, parameters.get("set")));
         page.addObject("plan", cases.plan(job, corner.end()));
+        Standing standing = cases.standing(job);
+        page.addObject("height", height(standing, corner, reader));
+        page.addObject("missing", missing(job, standing, corner, reader));
         page.addObject("fields", SweepField.values());
         page.addObject("typed", parameters);
         page.addObject("problems", problems);
@@ -125,6 +129,30 @@ public class ProvePages {
             page.addObject("cut", cut(c, parameters, reader));
         });
         return page;
+    }
+
+    /** How low the corner stands by the sheets, and is planned. */
+    private String height(Standing standing, Corner corner, Reader reader) {
+        return words.say(
+                "prove.height",
+                reader,
+                "now",
+                plain(Math.rint(standing.now(corner))),
+                "planned",
+                plain(Math.rint(standing.planned(corner))));
+    }
+
+    /** The reading that would tell how low the corner stands; empty when the newest sheet tells. */
+    private String missing(Job job, Standing standing, Corner corner, Reader reader) {
+        return standing.missing(corner)
+                ? words.say(
+                        "prove.height.missing",
+                        reader,
+                        "stage",
+                        standing.newestStage().orElseThrow(),
+                        "corner",
+                        job.vehicle().kind() == VehicleKind.MOTORCYCLE ? corner.end() : corner)
+                : "";
     }
 
     /** The corner with the set of wheels that is asked for, else with what is planned. */
@@ -271,7 +299,7 @@ public class ProvePages {
             }
         }
         if (parameters.getOrDefault(SweepField.LOWER.id(), "").isBlank()) {
-            values.put(SweepField.LOWER, values.get(SweepField.STANDS));
+            values.remove(SweepField.LOWER);
         }
         return new SweepPlan(values, parameters.containsKey("chains"));
     }

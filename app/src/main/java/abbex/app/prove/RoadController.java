@@ -120,7 +120,7 @@ class RoadController {
                     "clock",
                     new ProvePages.Problem(Numerals.html(
                             words.say("problem.clock", Reader.of(me), "read", parameters.getOrDefault("clock", "")))));
-        } else if (drive.at(corner, cases.plan(job, corner.end()))
+        } else if (drive.at(corner, cases.plan(job, corner.end()), cases.standing(job))
                 .mark(place, clock.get(), face)
                 .isEmpty()) {
             problems.put("clock", new ProvePages.Problem(words.say("problem.mark.reach")));
@@ -215,7 +215,7 @@ class RoadController {
                         Words.capital(words.say("probe." + m.place())) + ", " + ProveWords.hours(m.clock()) + ", "
                                 + words.say("face." + m.face()) + ", "
                                 + words.say("seen." + m.on()),
-                        found.map(c -> drive.at(corner, c.plan()))
+                        found.map(c -> drive.at(corner, c.plan(), c.standing()))
                                 .flatMap(t -> t.mark(m.place(), m.clock(), m.face()))
                                 .map(read -> Words.capital(say.pose(read.pose(), found.orElseThrow())) + ". "
                                         + Words.capital(say.cause(read, reader)))

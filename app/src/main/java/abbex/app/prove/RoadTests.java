@@ -2,6 +2,8 @@ package abbex.app.prove;
 
 import abbex.app.arrive.Job;
 import abbex.app.fitment.Fitments;
+import abbex.app.measure.RideHeights;
+import abbex.app.measure.Standing;
 import abbex.app.people.Person;
 import abbex.core.clearance.ProbePlace;
 import abbex.core.clearance.TyreBody;
@@ -25,8 +27,10 @@ public class RoadTests {
     private final Drives drives;
     private final SweepPlans plans;
     private final CornerCases cases;
+    private final RideHeights heights;
 
-    RoadTests(Fitments fitments, Drives drives, SweepPlans plans, CornerCases cases) {
+    RoadTests(Fitments fitments, Drives drives, SweepPlans plans, CornerCases cases, RideHeights heights) {
+        this.heights = heights;
         this.fitments = fitments;
         this.drives = drives;
         this.plans = plans;
@@ -42,6 +46,7 @@ public class RoadTests {
         if (on.stream().anyMatch(Optional::isEmpty)) {
             return false;
         }
+        Standing standing = heights.of(job);
         drives.add(
                 by,
                 job.vehicle().id(),
@@ -53,10 +58,11 @@ public class RoadTests {
                         far.lean(),
                         far.note(),
                         on.map(Optional::orElseThrow),
-                        PerEnd.of(end -> cases.plan(job, end).stands()),
+                        standing.newest().orElse(null),
                         List.of(),
                         by.initials(),
-                        Instant.EPOCH));
+                        Instant.EPOCH),
+                PerEnd.of(standing::now));
         return true;
     }
 
@@ -89,7 +95,7 @@ public class RoadTests {
         newest(job).ifPresent(drive -> drives.restMark(by, drive.id(), mark));
     }
 
-    /** Plans an end to come down further than when it was probed, by so many mm. */
+    /** Plans an end to come down from as arrived by so many mm. */
     public void lower(Person by, Job job, End end, double mm) {
         Map<SweepField, Double> values = new EnumMap<>(cases.plan(job, end).values());
         values.put(SweepField.LOWER, mm);

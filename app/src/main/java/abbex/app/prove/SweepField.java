@@ -6,7 +6,6 @@ import java.util.Locale;
 
 /** What is said of how far a corner is swept, each with its limits and what is usual. */
 public enum SweepField {
-    STANDS("stands_mm", 0, 250),
     LOWER("lower_mm", 0, 250),
     STOP("stop_mm", 0, 300),
     CRUSH("crush_mm", 0, 100),
@@ -63,7 +62,7 @@ public enum SweepField {
             case OUTER -> Math.rint(Math.toDegrees(motorcycle ? usual.left() : usual.right()));
             case ROLL -> motorcycle ? 0 : Math.rint(Math.toDegrees(usual.roll()));
             case AXIS -> Motion.Straight.USUAL_AXIS;
-            case STANDS, LOWER, CAMBER, CAMBER_RATE, STEER_RATE -> 0;
+            case LOWER, CAMBER, CAMBER_RATE, STEER_RATE -> 0;
         };
     }
 }

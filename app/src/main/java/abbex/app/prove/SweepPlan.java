@@ -2,16 +2,25 @@ package abbex.app.prove;
 
 import abbex.core.clearance.Motion;
 import abbex.core.clearance.TyreBody.Worn;
+import abbex.core.figure.Reason;
+import abbex.core.heights.Contribution;
+import abbex.core.heights.HeightFormula;
+import abbex.core.units.Estimate;
+import abbex.core.units.Length;
+import abbex.core.units.Uncertainty;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.OptionalDouble;
 
 /**
  * How far the corners of an end are swept.
  *
- * @param values by field: millimetres and degrees; rates are degrees over 25 mm of bump
+ * @param values by field: millimetres and degrees; rates are degrees over 25 mm of bump; without a planned drop it stays as
+ *     it stands
  * @param chains true when a traction device has to clear as well
  */
 public record SweepPlan(Map<SweepField, Double> values, boolean chains) {
@@ -24,7 +33,9 @@ public record SweepPlan(Map<SweepField, Double> values, boolean chains) {
     static SweepPlan usual(End end, boolean motorcycle) {
         Map<SweepField, Double> values = new EnumMap<>(SweepField.class);
         for (SweepField field : SweepField.values()) {
-            values.put(field, field.usual(end, motorcycle));
+            if (field != SweepField.LOWER) {
+                values.put(field, field.usual(end, motorcycle));
+            }
         }
         return new SweepPlan(values, false);
     }
@@ -33,20 +44,24 @@ public record SweepPlan(Map<SweepField, Double> values, boolean chains) {
         return Objects.requireNonNull(values.get(field), field.name());
     }
 
-    /** How much lower it stands now than when it was first probed, mm: what is measured now is measured there. */
-    double stands() {
-        return of(SweepField.STANDS);
+    /** How far it is to come down from as arrived, mm; empty when it stays as it stands. */
+    OptionalDouble lower() {
+        Double lower = values.get(SweepField.LOWER);
+        return lower == null ? OptionalDouble.empty() : OptionalDouble.of(lower);
     }
 
-    /** How much lower than when it was first probed it is to stand, mm. */
-    double lower() {
-        return of(SweepField.LOWER);
-    }
-
-    /** What a field of the form holds; a planned height that is the present one is left blank. */
+    /** What a field of the form holds. */
     public String text(SweepField field) {
-        boolean same = field == SweepField.LOWER && lower() == stands();
-        return same ? "" : ProvePages.plain(of(field));
+        return values.containsKey(field) ? ProvePages.plain(of(field)) : "";
+    }
+
+    /** The plan of an end as a part of its ride height. */
+    List<Contribution> contributions(End end) {
+        if (lower().isEmpty()) {
+            return List.of();
+        }
+        Estimate drop = new Estimate(Length.ofRoundedMm(lower().getAsDouble()), Uncertainty.NONE);
+        return List.of(new Contribution("", end, drop, Reason.of(HeightFormula.PLANNED, drop)));
     }
 
     Worn worn() {

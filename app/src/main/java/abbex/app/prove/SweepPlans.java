@@ -7,6 +7,7 @@ import abbex.core.clearance.Cure.Dose;
 import abbex.core.clearance.Remedy;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
+import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.EnumMap;
@@ -65,7 +66,10 @@ class SweepPlans {
                 .query((row, n) -> {
                     Map<SweepField, Double> values = new EnumMap<>(SweepField.class);
                     for (SweepField field : SweepField.values()) {
-                        values.put(field, row.getBigDecimal(field.column()).doubleValue());
+                        BigDecimal value = row.getBigDecimal(field.column());
+                        if (value != null) {
+                            values.put(field, value.doubleValue());
+                        }
                     }
                     return new SweepPlan(values, row.getBoolean("chains"));
                 })
@@ -82,7 +86,7 @@ class SweepPlans {
                 .param("person", by.id().toString())
                 .param("at", Times.column(clock.instant()));
         for (SweepField field : SweepField.values()) {
-            save = save.param(field.id(), plan.of(field));
+            save = save.param(field.id(), plan.values().get(field));
         }
         save.update();
     }

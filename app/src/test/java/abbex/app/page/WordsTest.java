@@ -209,6 +209,8 @@ class WordsTest {
                 words.reason(f.reason(), INCHES).forEach(WordsTest::good);
             });
         }
+        good(words.say("reason.PLANNED", INCHES, "drop", Length.ofMm(30)));
+        seen.add("PLANNED");
         assertEquals(HeightFormula.values().length, seen.size(), seen.toString());
     }
 

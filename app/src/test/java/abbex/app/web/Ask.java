@@ -49,7 +49,7 @@ record Ask(RequestMethod how, String path, double weight, List<String> typed, Li
             post(
                     "/jobs/{id}/prove/range",
                     1,
-                    "stands lower stop crush droop inner outer roll camber camber_rate steer_rate axis",
+                    "lower stop crush droop inner outer roll camber camber_rate steer_rate axis",
                     "corner chains"),
             post("/jobs/{id}/prove/remedies", 0.5, "", "corner doses"),
             post("/jobs/{id}/prove/remedies/{remedy}/rest", 0.2, "", "corner"),

@@ -360,15 +360,30 @@ class ProveTest {
         assertThat(place("Fender lip, 12 o’clock")).containsText(Said.by("prove.least") + " 3⁄8″");
     }
 
+    private void read(String height) {
+        page.locator("#in-LF").fill(height);
+        page.locator("#in-LF").press("Enter");
+        assertThat(page.locator("#arch-LF.taken")).isVisible();
+    }
+
     @Test
     void what_is_measured_after_lowering_is_measured_there() {
         receive(Screen.desk());
         probe("INNER_ARCH", "12", "TREAD", "150 mm");
         assertThat(page.locator("#lower")).hasValue("");
-        page.locator("#stands").fill("40");
-        page.locator("#stands").press("Enter");
-        // Nothing was said of the plan: it follows what stands there.
-        assertThat(page.locator("#stands")).hasValue("40");
+        String prove = page.url();
+        page.locator(".strip a").nth(1).click();
+        read("380 mm");
+        page.getByText(Said.by("measure.set-down")).click();
+        assertThat(page.locator(".stages [aria-current]")).containsText(Said.by("stage.FIRST_SET_DOWN"));
+        page.navigate(prove);
+        // Lowered, and nobody has measured by how much: that is said, with the reading that tells.
+        assertThat(page.locator("#range")).containsText(Said.part("prove.height.missing"));
+        page.locator(".strip a").nth(1).click();
+        read("340 mm");
+        page.navigate(prove);
+        assertThat(page.locator("#range")).containsText(Said.by("prove.height", "now", "40", "planned", "40"));
+        assertThat(page.locator("#range")).not().containsText(Said.part("prove.height.missing"));
         assertThat(page.locator("#lower")).hasValue("");
         String first = place("Inner arch, 12 o’clock").locator(".gap").textContent();
         // The same arch probed now, 40 mm lower, is the same point: its gap is the same.

@@ -17,7 +17,8 @@ public enum HeightFormula implements Formula {
     RIM_RADIUS("geometry: rim to lip minus hub to lip", "rim", "hub"),
     FORK("trigonometry: (tube after - tube before) * cos(head angle)", "before", "now", "angle"),
     SAG("definition: axle to body hanging free minus the same loaded", "free", "loaded"),
-    GAP("geometry: hub to lip minus the tyre's free radius", "hub", "radius");
+    GAP("geometry: hub to lip minus the tyre's free radius", "hub", "radius"),
+    PLANNED("entered by a person", "drop");
 
     private final String source;
     private final List<String> names;

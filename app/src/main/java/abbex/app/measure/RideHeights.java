@@ -1,0 +1,41 @@
+package abbex.app.measure;
+
+import abbex.app.arrive.Job;
+import abbex.app.arrive.Jobs;
+import abbex.core.heights.RideHeight;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+
+/** How low vehicles stand: the one answer that all stations ask for. */
+@Service
+public class RideHeights {
+    private final Jobs jobs;
+    private final Sheets sheets;
+
+    RideHeights(Jobs jobs, Sheets sheets) {
+        this.jobs = jobs;
+        this.sheets = sheets;
+    }
+
+    public Standing of(Job job) {
+        List<UUID> stays = jobs.stays(job.shop(), job.vehicle().id());
+        Map<UUID, JobSheets> all = sheets.of(job.shop(), stays);
+        List<SheetData> inOrder = new ArrayList<>();
+        stays.forEach(
+                stay -> inOrder.addAll(all.getOrDefault(stay, JobSheets.NONE).sheets()));
+        RideHeight heights = RideHeight.of(
+                job.vehicle().vehicle(),
+                inOrder.stream().map(SheetData::heights).toList(),
+                sheets.limits(job.shop()));
+        return new Standing(
+                inOrder.stream().map(s -> s.row().id()).toList(),
+                inOrder.isEmpty()
+                        ? Optional.empty()
+                        : Optional.of(inOrder.get(inOrder.size() - 1).stage()),
+                heights);
+    }
+}
