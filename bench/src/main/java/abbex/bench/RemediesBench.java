@@ -1,6 +1,5 @@
 package abbex.bench;
 
-import abbex.core.clearance.Motion;
 import abbex.core.clearance.Probe;
 import abbex.core.clearance.ProbePlace;
 import abbex.core.clearance.Probed;
@@ -8,6 +7,8 @@ import abbex.core.clearance.Remedies;
 import abbex.core.clearance.TyreBody;
 import abbex.core.clearance.TyreBody.Face;
 import abbex.core.clearance.WheelHouse;
+import abbex.core.motion.Range;
+import abbex.core.motion.StraightMotion;
 import abbex.core.units.Length;
 import abbex.core.vehicle.Corner;
 import abbex.core.wheels.Fitment;
@@ -60,7 +61,7 @@ public class RemediesBench {
                     planned,
                     TyreBody.Worn.NOTHING,
                     30,
-                    new Motion.Straight(Motion.Range.usual(corner), Math.toRadians(-0.02), 60)));
+                    new StraightMotion(Range.usual(corner), Math.toRadians(-0.02), 60)));
         }
     }
 

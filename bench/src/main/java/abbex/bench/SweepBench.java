@@ -1,9 +1,11 @@
 package abbex.bench;
 
-import abbex.core.clearance.Motion;
 import abbex.core.clearance.ProbePlace.Carrier;
 import abbex.core.clearance.Sweep;
 import abbex.core.clearance.TyreBody;
+import abbex.core.motion.Motion;
+import abbex.core.motion.Range;
+import abbex.core.motion.StraightMotion;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -41,10 +43,8 @@ public class SweepBench {
     private static final int ROLLS = 5;
 
     private final TyreBody tyre = new TyreBody(-40, 118, 228.6, 322, 28, 18);
-    private final Motion.Straight motion = new Motion.Straight(
-            new Motion.Range(60, 70, Math.toRadians(38), Math.toRadians(38), Math.toRadians(3)),
-            Math.toRadians(-0.02),
-            60);
+    private final Motion motion = new StraightMotion(
+            new Range(60, 70, Math.toRadians(38), Math.toRadians(38), Math.toRadians(3)), Math.toRadians(-0.02), 60);
     private final GeometryFactory factory = new GeometryFactory();
     private final double[] p = new double[3];
     private double[][] points;

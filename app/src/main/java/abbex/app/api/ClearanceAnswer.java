@@ -1,7 +1,6 @@
 package abbex.app.api;
 
 import abbex.core.clearance.Cure;
-import abbex.core.clearance.Motion;
 import abbex.core.clearance.Needed;
 import abbex.core.clearance.Probe;
 import abbex.core.clearance.ProbeCheck;
@@ -13,6 +12,9 @@ import abbex.core.clearance.TyreBody;
 import abbex.core.clearance.TyreBody.Worn;
 import abbex.core.clearance.Verdict;
 import abbex.core.clearance.WheelHouse;
+import abbex.core.motion.Motion;
+import abbex.core.motion.Range;
+import abbex.core.motion.StraightMotion;
 import abbex.core.units.Length;
 import abbex.core.vehicle.Corner;
 import abbex.core.wheels.Fitment;
@@ -127,12 +129,12 @@ final class ClearanceAnswer {
     }
 
     /** What is not said is as usual; both locks are the inner wheel's, for nobody said which side this is. */
-    private static Motion.Straight motion(Fields fields) {
-        Motion.Range usual = Motion.Range.usual(Corner.RF);
+    private static Motion motion(Fields fields) {
+        Range usual = Range.usual(Corner.RF);
         Fields range = fields.object("range", RANGE).orElseGet(() -> new Fields("range", EMPTY, RANGE));
         double both = radians(range, "steerDeg", 0, 60, usual.right());
-        return new Motion.Straight(
-                new Motion.Range(
+        return new StraightMotion(
+                new Range(
                         number(range, "droopMm", 0, 300, usual.droop()),
                         number(range, "bumpMm", 0, 300, usual.bump()),
                         radians(range, "leftLockDeg", 0, 60, both),
@@ -141,7 +143,7 @@ final class ClearanceAnswer {
                 radians(range, "camberDeg", -8, 8, 0),
                 radians(range, "camberDegPerMm", -0.2, 0.2, 0),
                 radians(range, "steerDegPerMm", -0.1, 0.1, 0),
-                number(range, "steerAxisMm", -100, 300, Motion.Straight.USUAL_AXIS));
+                number(range, "steerAxisMm", -100, 300, StraightMotion.USUAL_AXIS));
     }
 
     private static double radians(Fields of, String name, double least, double most, double usual) {
@@ -163,9 +165,9 @@ final class ClearanceAnswer {
         one.put("leastGapMm", TyreAnswer.round(verdict.least().gap(), 1));
         one.put("standardUncertaintyMm", TyreAnswer.round(verdict.standard(), 2));
         one.put("neededMm", TyreAnswer.round(verdict.needed(), 3));
-        one.put("bumpMm", TyreAnswer.round(verdict.least().bump(), 0));
-        one.put("steerDeg", TyreAnswer.round(Math.toDegrees(verdict.least().steer()), 0));
-        one.put("rollDeg", TyreAnswer.round(Math.toDegrees(verdict.least().roll()), 0));
+        one.put("bumpMm", TyreAnswer.round(verdict.least().at().bump(), 0));
+        one.put("steerDeg", TyreAnswer.round(Math.toDegrees(verdict.least().at().steer()), 0));
+        one.put("rollDeg", TyreAnswer.round(Math.toDegrees(verdict.least().at().roll()), 0));
         return one;
     }
 

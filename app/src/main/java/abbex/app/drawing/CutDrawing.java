@@ -3,10 +3,9 @@ package abbex.app.drawing;
 import static abbex.app.drawing.Elevation.plain;
 import static abbex.app.drawing.Elevation.up;
 
+import abbex.core.clearance.CornerCut;
 import abbex.core.clearance.ProbePlace;
-import abbex.core.clearance.Sweep;
 import abbex.core.clearance.TyreBody;
-import abbex.core.clearance.WheelHouse;
 import abbex.core.wheels.Fitment;
 import java.util.ArrayList;
 import java.util.List;
@@ -41,21 +40,24 @@ public record CutDrawing(
      */
     public record Spot(String x, String y, String part, String near, double gap, String tx, String ty) {}
 
-    /** The places of a corner at a pose, angles in radians; a left wheel is seen from above with outboard to the right too. */
-    public static CutDrawing of(WheelHouse house, boolean left, double bump, double steer, double roll) {
-        Fitment planned = house.planned();
-        TyreBody body = house.body();
-        double lean = house.motion().camber() + house.motion().camberPerMm() * bump - roll;
-        List<Spot> spots = new ArrayList<>();
+    /**
+     * The places of a corner at a pose; a left wheel is seen from above with outboard to the right too.
+     *
+     * @param most bump that the picture has room for, mm
+     */
+    public static CutDrawing of(CornerCut cut, Fitment planned, boolean left, double most) {
+        TyreBody body = cut.body();
         double side = body.half() + Math.abs(body.middle()) + AROUND;
-        double top = body.outside() + house.motion().range().bump() + 60;
-        for (WheelHouse.Obstacle o : house.obstacles()) {
-            double[] at = Sweep.inSection(o.point(), o.place().carrier(), house.motion(), bump, steer, roll);
-            spots.add(apart(spot(o, at, body, lean, bump, side, top), spots));
+        double top = body.outside() + most + 60;
+        List<Spot> spots = new ArrayList<>();
+        for (CornerCut.Place place : cut.places()) {
+            spots.add(apart(spot(place, side, top), spots));
         }
+        double steer = cut.wheel().steer();
         return new CutDrawing(
                 plain(-side) + " " + up(top) + " " + plain(2 * side) + " " + plain(top - LOW),
-                "translate(0 " + up(bump) + ") rotate(" + degrees(lean) + ")",
+                "translate(0 " + up(cut.wheel().up()) + ") rotate("
+                        + degrees(cut.wheel().camber()) + ")",
                 SectionDrawing.of(planned),
                 outline(body),
                 "rotate(" + degrees(left ? -steer : steer) + ")",
@@ -79,58 +81,30 @@ public record CutDrawing(
         return String.format(Locale.ROOT, "%.2f", Math.toDegrees(radians));
     }
 
-    private static Spot spot(
-            WheelHouse.Obstacle o, double[] at, TyreBody body, double lean, double bump, double side, double top) {
-        double[] on = nearest(body, at[0], at[1]);
-        double[] p = put(at[0], at[1], lean, bump);
-        double[] q = put(on[0], on[1], lean, bump);
-        double x = Math.max(-side + 24, Math.min(side - 24, p[0]));
-        double z = Math.max(LOW + 24, Math.min(top - 24, p[1]));
-        double dx = p[0] - q[0];
-        double dz = p[1] - q[1];
+    private static Spot spot(CornerCut.Place place, double side, double top) {
+        CornerCut.Point p = place.at();
+        CornerCut.Point q = place.tyre();
+        double x = Math.max(-side + 24, Math.min(side - 24, p.outboard()));
+        double z = Math.max(LOW + 24, Math.min(top - 24, p.up()));
+        double dx = p.outboard() - q.outboard();
+        double dz = p.up() - q.up();
         double far = Math.hypot(dx, dz);
-        double gap = body.distance(at[0], at[1]);
+        double gap = place.gap();
         // Its number stands beyond it, as seen from the tyre.
         double out = far < 1 ? 0 : (gap < 0 ? -1 : 1) * 34 / far;
-        boolean lip = o.place() == ProbePlace.FENDER_LIP;
+        boolean lip = place.place() == ProbePlace.FENDER_LIP;
         // What the picture is too small for stands at its edge, with its number inwards.
-        boolean edge = Math.abs(p[0]) > side - 24;
-        double tx = edge ? x - Math.signum(p[0]) * 34 : x + (lip ? -28 : far < 1 ? 30 : dx * out);
+        boolean edge = Math.abs(p.outboard()) > side - 24;
+        double tx = edge ? x - Math.signum(p.outboard()) * 34 : x + (lip ? -28 : far < 1 ? 30 : dx * out);
         double tz = edge ? z : z + (far < 1 ? 30 : dz * out);
         return new Spot(
                 plain(x),
                 up(z),
-                part(o, x, z),
-                "M" + plain(q[0]) + " " + up(q[1]) + "L" + plain(x) + " " + up(z),
+                part(place.place(), x, z),
+                "M" + plain(q.outboard()) + " " + up(q.up()) + "L" + plain(x) + " " + up(z),
                 gap,
                 plain(Math.max(-side + 20, Math.min(side - 20, tx))),
                 up(Math.max(LOW + 20, Math.min(top - 20, tz)) - 9));
-    }
-
-    private static double[] put(double axial, double radius, double lean, double bump) {
-        // A positive angle turns the top outboard, as SVG's turn does with z down.
-        double c = Math.cos(lean);
-        double s = Math.sin(lean);
-        return new double[] {axial * c + radius * s, -axial * s + radius * c + bump};
-    }
-
-    /** The nearest point of the outline, by the same arcs and lines as the distance. */
-    private static double[] nearest(TyreBody t, double axial, double radius) {
-        double up = (t.outside() + t.bead()) / 2;
-        double corner = radius >= up ? t.shoulder() : t.heel();
-        double side = axial >= t.middle() ? 1 : -1;
-        double level = radius >= up ? 1 : -1;
-        double cx = t.half() - corner;
-        double cz = (t.outside() - t.bead()) / 2 - corner;
-        double x = Math.abs(axial - t.middle()) - cx;
-        double z = Math.abs(radius - up) - cz;
-        if (x > 0 && z > 0) {
-            double far = Math.hypot(x, z);
-            return new double[] {t.middle() + side * (cx + corner * x / far), up + level * (cz + corner * z / far)};
-        }
-        return x > z
-                ? new double[] {t.middle() + side * t.half(), radius}
-                : new double[] {axial, up + level * (cz + corner)};
     }
 
     private static String outline(TyreBody t) {
@@ -147,8 +121,8 @@ public record CutDrawing(
     }
 
     /** A lip hangs down and is turned in, a liner and an arch lie over the tread, a strut stands, the rest is a ring alone. */
-    private static String part(WheelHouse.Obstacle o, double x, double z) {
-        return switch (o.place()) {
+    private static String part(ProbePlace place, double x, double z) {
+        return switch (place) {
             case FENDER_LIP ->
                 "M" + plain(x - 14) + " " + up(z) + "H" + plain(x + 6) + "Q" + plain(x + 16) + " " + up(z) + " "
                         + plain(x + 16) + " " + up(z + 12) + "V" + up(z + 90);

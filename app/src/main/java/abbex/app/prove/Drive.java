@@ -1,10 +1,10 @@
 package abbex.app.prove;
 
 import abbex.app.measure.Standing;
-import abbex.core.clearance.Motion;
 import abbex.core.clearance.ProbePlace;
 import abbex.core.clearance.RoadTest;
 import abbex.core.clearance.TyreBody;
+import abbex.core.motion.Range;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.PerCorner;
 import abbex.core.vehicle.PerEnd;
@@ -52,8 +52,8 @@ record Drive(
 
     /** What it says of a corner that moves as is planned. */
     RoadTest at(Corner corner, SweepPlan plan, Standing standing) {
-        Motion.Range whole = plan.motion(corner).range();
-        Motion.Range driven = new Motion.Range(
+        Range whole = plan.motion(corner).range();
+        Range driven = new Range(
                 hung ? whole.droop() : 0,
                 bump.get(corner),
                 locks ? whole.left() : 0,

@@ -9,11 +9,11 @@ import abbex.app.page.JobHeads;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.app.people.Person;
-import abbex.core.clearance.Motion;
 import abbex.core.clearance.ProbePlace;
-import abbex.core.clearance.Sweep;
 import abbex.core.clearance.TyreBody;
 import abbex.core.clearance.WheelHouse;
+import abbex.core.motion.Pose;
+import abbex.core.motion.Range;
 import abbex.core.units.Graduation;
 import abbex.core.units.LengthUnit;
 import abbex.core.vehicle.Corner;
@@ -209,7 +209,7 @@ public class ProvePages {
     }
 
     private List<Handle> handles(CornerCase corner, Map<String, String> parameters) {
-        Motion.Range range = corner.house().motion().range();
+        Range range = corner.house().motion().range();
         List<Handle> handles = new ArrayList<>();
         handles.add(handle("bump", -range.droop(), range.bump(), parameters));
         if (range.left() + range.right() > 0) {
@@ -227,29 +227,26 @@ public class ProvePages {
                 words.say("handle." + name),
                 Math.round(least),
                 Math.round(most),
-                within(parameters.get(name), least, most),
+                Math.max(least, Math.min(most, number(parameters.get(name)))),
                 words.say("handle." + name + ".more"),
                 words.say("handle." + name + ".less"));
     }
 
-    /** What was asked for, within the limits; nought when it is no number. */
-    private static double within(@Nullable String text, double least, double most) {
-        if (text == null || !text.strip().matches("-?\\d{1,3}([.]\\d{1,2})?")) {
-            return 0;
-        }
-        return Math.max(least, Math.min(most, Double.parseDouble(text.strip())));
+    /** What was asked for; 0 when it is no number. */
+    private static double number(@Nullable String text) {
+        return text != null && text.strip().matches("-?\\d{1,3}([.]\\d{1,2})?") ? Double.parseDouble(text.strip()) : 0;
     }
 
     /** The cut at a pose, its places numbered as in the list. */
     Cut cut(CornerCase corner, Map<String, String> parameters, Reader reader) {
         WheelHouse house = corner.house();
-        Motion.Range range = house.motion().range();
-        double bump = within(parameters.get("bump"), -range.droop(), range.bump());
-        double steer = Math.toRadians(
-                within(parameters.get("steer"), -Math.toDegrees(range.left()), Math.toDegrees(range.right())));
-        double roll = Math.toRadians(
-                within(parameters.get("roll"), -Math.toDegrees(range.roll()), Math.toDegrees(range.roll())));
-        CutDrawing drawing = CutDrawing.of(house, corner.corner().isLeft(), bump, steer, roll);
+        Range range = house.motion().range();
+        Pose pose = range.nearest(new Pose(
+                number(parameters.get("bump")),
+                Math.toRadians(number(parameters.get("steer"))),
+                Math.toRadians(number(parameters.get("roll")))));
+        CutDrawing drawing =
+                CutDrawing.of(house.cut(pose), house.planned(), corner.corner().isLeft(), range.bump());
         List<CornerCase.Judged> judged = corner.judged();
         List<Here> here = new ArrayList<>();
         for (int i = 0; i < judged.size(); i++) {
@@ -263,11 +260,11 @@ public class ProvePages {
                     ProveWords.length(spot.gap(), reader),
                     spot));
         }
-        String pose = Words.capital(say.pose(new Sweep.Least(0, bump, steer, roll), corner));
+        String said = Words.capital(say.pose(pose, corner));
         String nearest = here.stream()
                 .min(Comparator.comparingDouble(h -> h.spot().gap()))
-                .map(h -> pose + ": " + words.say("cut.nearest") + " " + h.name() + ", " + h.gap())
-                .orElse(pose);
+                .map(h -> said + ": " + words.say("cut.nearest") + " " + h.name() + ", " + h.gap())
+                .orElse(said);
         return new Cut(drawing, here, nearest);
     }
 

@@ -5,7 +5,6 @@ import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.core.clearance.Cure;
 import abbex.core.clearance.Eye;
-import abbex.core.clearance.Motion;
 import abbex.core.clearance.Probe;
 import abbex.core.clearance.ProbeCheck;
 import abbex.core.clearance.ProbePlace;
@@ -13,6 +12,8 @@ import abbex.core.clearance.Remedy;
 import abbex.core.clearance.RoadTest;
 import abbex.core.clearance.Sweep;
 import abbex.core.clearance.Verdict;
+import abbex.core.motion.Pose;
+import abbex.core.motion.Range;
 import abbex.core.units.Length;
 import java.math.BigDecimal;
 import java.util.ArrayList;
@@ -82,14 +83,14 @@ class ProveWords {
                 length(verdict.needed(), reader),
                 probe.place().carrier() == ProbePlace.Carrier.KNUCKLE
                         ? words.say("pose.always")
-                        : Words.capital(pose(least, corner)),
+                        : Words.capital(pose(least.at(), corner)),
                 taken(known, probe, reader),
                 String.format(
                         Locale.ROOT,
                         "%.0f %.1f %.1f",
-                        least.bump(),
-                        Math.toDegrees(least.steer()),
-                        Math.toDegrees(least.roll())));
+                        least.at().bump(),
+                        Math.toDegrees(least.at().steer()),
+                        Math.toDegrees(least.at().roll())));
     }
 
     private String taken(CornerCase.Known known, Probe probe, Reader reader) {
@@ -153,22 +154,22 @@ class ProveWords {
     }
 
     /** Such as "at full right lock, bump 31 mm". */
-    String pose(Sweep.Least least, CornerCase corner) {
-        Motion.Range range = corner.house().motion().range();
+    String pose(Pose pose, CornerCase corner) {
+        Range range = corner.house().motion().range();
         List<String> parts = new ArrayList<>();
-        if (Math.abs(least.steer()) > 0.05) {
-            boolean right = least.steer() > 0;
-            boolean full = Math.abs(least.steer()) > 0.95 * (right ? range.right() : range.left());
+        if (Math.abs(pose.steer()) > 0.05) {
+            boolean right = pose.steer() > 0;
+            boolean full = Math.abs(pose.steer()) > 0.95 * (right ? range.right() : range.left());
             parts.add(words.say((full ? "pose.full." : "pose.part.") + (right ? "right" : "left"))
-                    + (full ? "" : " " + Math.round(Math.toDegrees(Math.abs(least.steer()))) + "°"));
+                    + (full ? "" : " " + Math.round(Math.toDegrees(Math.abs(pose.steer()))) + "°"));
         }
-        if (Math.abs(least.bump()) > 1) {
-            parts.add(words.say(least.bump() > 0 ? "pose.bump" : "pose.droop") + " "
-                    + Math.round(Math.abs(least.bump())) + " mm"
-                    + (least.bump() > corner.plan().of(SweepField.STOP) + 1 ? words.say("pose.crushed") : ""));
+        if (Math.abs(pose.bump()) > 1) {
+            parts.add(words.say(pose.bump() > 0 ? "pose.bump" : "pose.droop") + " "
+                    + Math.round(Math.abs(pose.bump())) + " mm"
+                    + (pose.bump() > corner.plan().of(SweepField.STOP) + 1 ? words.say("pose.crushed") : ""));
         }
-        if (Math.abs(least.roll()) > 0.01) {
-            parts.add(words.say(least.roll() > 0 ? "pose.lean.out" : "pose.lean.in"));
+        if (Math.abs(pose.roll()) > 0.01) {
+            parts.add(words.say(pose.roll() > 0 ? "pose.lean.out" : "pose.lean.in"));
         }
         return parts.isEmpty() ? words.say("pose.ride") : String.join(", ", parts);
     }

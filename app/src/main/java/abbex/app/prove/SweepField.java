@@ -1,6 +1,7 @@
 package abbex.app.prove;
 
-import abbex.core.clearance.Motion;
+import abbex.core.motion.Range;
+import abbex.core.motion.StraightMotion;
 import abbex.core.vehicle.End;
 import java.util.Locale;
 
@@ -53,7 +54,7 @@ public enum SweepField {
     private static final double CRUSHED = 25;
 
     double usual(End end, boolean motorcycle) {
-        Motion.Range usual = Motion.Range.usual(end.left());
+        Range usual = Range.usual(end.left());
         return switch (this) {
             case STOP -> usual.bump() - CRUSHED;
             case CRUSH -> CRUSHED;
@@ -61,7 +62,7 @@ public enum SweepField {
             case INNER -> Math.rint(Math.toDegrees(usual.left()));
             case OUTER -> Math.rint(Math.toDegrees(motorcycle ? usual.left() : usual.right()));
             case ROLL -> motorcycle ? 0 : Math.rint(Math.toDegrees(usual.roll()));
-            case AXIS -> Motion.Straight.USUAL_AXIS;
+            case AXIS -> StraightMotion.USUAL_AXIS;
             case LOWER, CAMBER, CAMBER_RATE, STEER_RATE -> 0;
         };
     }

@@ -1,10 +1,12 @@
 package abbex.app.prove;
 
-import abbex.core.clearance.Motion;
 import abbex.core.clearance.TyreBody.Worn;
 import abbex.core.figure.Reason;
 import abbex.core.heights.Contribution;
 import abbex.core.heights.HeightFormula;
+import abbex.core.motion.Motion;
+import abbex.core.motion.Range;
+import abbex.core.motion.StraightMotion;
 import abbex.core.units.Estimate;
 import abbex.core.units.Length;
 import abbex.core.units.Uncertainty;
@@ -68,11 +70,11 @@ public record SweepPlan(Map<SweepField, Double> values, boolean chains) {
         return chains ? Worn.CHAINS : Worn.NOTHING;
     }
 
-    Motion.Straight motion(Corner corner) {
+    Motion motion(Corner corner) {
         // Toe-out turns a left wheel to the left and a right one to the right.
         double side = corner.isLeft() ? -1 : 1;
-        return new Motion.Straight(
-                Motion.Range.of(
+        return new StraightMotion(
+                Range.of(
                         corner,
                         of(SweepField.DROOP),
                         of(SweepField.STOP) + of(SweepField.CRUSH),

@@ -1,6 +1,9 @@
 package abbex.core.clearance;
 
 import abbex.core.clearance.ProbePlace.Carrier;
+import abbex.core.motion.Motion;
+import abbex.core.motion.Pose;
+import abbex.core.motion.Range;
 import abbex.core.units.Length;
 import abbex.core.wheels.Fitment;
 import java.util.Comparator;
@@ -18,7 +21,7 @@ import java.util.Optional;
  * @param lowered how far the body had come down by then from where it was first measured, in mm
  * @param motion with the range that was driven
  */
-public record RoadTest(Fitment on, double lowered, Motion.Straight motion) {
+public record RoadTest(Fitment on, double lowered, Motion motion) {
     /** How well a mark or its absence places a part, one standard deviation in mm (ours). */
     public static final double MARK = 2.0;
 
@@ -44,7 +47,7 @@ public record RoadTest(Fitment on, double lowered, Motion.Straight motion) {
      * @param cause what of the pose made it
      * @param without so much air would be left without that, in mm
      */
-    public record Mark(Probed probed, Sweep.Least pose, Cause cause, double without) {}
+    public record Mark(Probed probed, Pose pose, Cause cause, double without) {}
 
     /**
      * A mark where nobody had probed.
@@ -70,7 +73,7 @@ public record RoadTest(Fitment on, double lowered, Motion.Straight motion) {
     }
 
     /** True when all of a range was driven, on these wheels and as low: none of it lies where two things come together. */
-    public boolean proves(Fitment planned, double lower, Motion.Range range) {
+    public boolean proves(Fitment planned, double lower, Range range) {
         int moves = (range.bump() + range.droop() > 0 ? 1 : 0)
                 + (range.left() + range.right() > 0 ? 1 : 0)
                 + (range.roll() > 0 ? 1 : 0);
@@ -81,15 +84,15 @@ public record RoadTest(Fitment on, double lowered, Motion.Straight motion) {
     }
 
     /** Bump and droop, the locks and the lean, each by itself. */
-    private List<Motion.Straight> apart() {
-        Motion.Range r = motion.range();
+    private List<Motion> apart() {
+        Range r = motion.range();
         return List.of(
-                motion.withRange(new Motion.Range(r.droop(), r.bump(), 0, 0, 0)),
-                motion.withRange(new Motion.Range(0, 0, r.left(), r.right(), 0)),
-                motion.withRange(new Motion.Range(0, 0, 0, 0, r.roll())));
+                motion.withRange(new Range(r.droop(), r.bump(), 0, 0, 0)),
+                motion.withRange(new Range(0, 0, r.left(), r.right(), 0)),
+                motion.withRange(new Range(0, 0, 0, 0, r.roll())));
     }
 
-    private Sweep.Least least(Probed probed, List<Motion.Straight> driven) {
+    private Sweep.Least least(Probed probed, List<Motion> driven) {
         return driven.stream()
                 .map(m -> Sweep.run(
                         TyreBody.of(on),
@@ -101,7 +104,7 @@ public record RoadTest(Fitment on, double lowered, Motion.Straight motion) {
     }
 
     /** The gap at which the nearest pose driven just touches, sought from far away inwards. */
-    private Optional<Mark> reached(Probed known, List<Motion.Straight> driven) {
+    private Optional<Mark> reached(Probed known, List<Motion> driven) {
         double out = FARTHEST;
         while (out > 0 && gapAt(known, out - STEP, driven) > 0) {
             out -= STEP;
@@ -119,10 +122,10 @@ public record RoadTest(Fitment on, double lowered, Motion.Straight motion) {
             }
         }
         Probed fixed = at(known, out);
-        return Optional.of(read(fixed, least(fixed, driven)));
+        return Optional.of(read(fixed, least(fixed, driven).at()));
     }
 
-    private double gapAt(Probed known, double gap, List<Motion.Straight> driven) {
+    private double gapAt(Probed known, double gap, List<Motion> driven) {
         return gap < 0 ? 0 : least(at(known, gap), driven).gap();
     }
 
@@ -130,13 +133,13 @@ public record RoadTest(Fitment on, double lowered, Motion.Straight motion) {
         return new Probed(known.probe().withGap(gap), known.from(), known.stood(), MARK);
     }
 
-    private Mark read(Probed probed, Sweep.Least pose) {
+    private Mark read(Probed probed, Pose pose) {
         double[] point = probed.at(lowered);
         Carrier carrier = probed.probe().place().carrier();
         TyreBody tyre = TyreBody.of(on);
-        double noBump = Sweep.gap(tyre, point, carrier, motion, 0, pose.steer(), pose.roll());
-        double noSteer = Sweep.gap(tyre, point, carrier, motion, pose.bump(), 0, pose.roll());
-        double noRoll = Sweep.gap(tyre, point, carrier, motion, pose.bump(), pose.steer(), 0);
+        double noBump = Sweep.gap(tyre, point, carrier, motion, new Pose(0, pose.steer(), pose.roll()));
+        double noSteer = Sweep.gap(tyre, point, carrier, motion, new Pose(pose.bump(), 0, pose.roll()));
+        double noRoll = Sweep.gap(tyre, point, carrier, motion, new Pose(pose.bump(), pose.steer(), 0));
         double most = Math.max(noBump, Math.max(noSteer, noRoll));
         Cause cause = most < 1
                 ? Cause.STANDING

@@ -1,6 +1,9 @@
 package abbex.core.clearance;
 
 import abbex.core.clearance.ProbePlace.Carrier;
+import abbex.core.motion.Motion;
+import abbex.core.motion.Pose;
+import abbex.core.motion.Range;
 import java.util.PriorityQueue;
 import org.jspecify.annotations.Nullable;
 
@@ -28,11 +31,9 @@ public final class Sweep {
      * The least gap and where.
      *
      * @param gap in mm, negative when the tyre would be inside
-     * @param bump in mm from ride height
-     * @param steer in radians
-     * @param roll in radians
+     * @param at the pose that leaves it
      */
-    public record Least(double gap, double bump, double steer, double roll) {}
+    public record Least(double gap, Pose at) {}
 
     /** Poses between two corners of the range, the lower first: bump, steer, roll. */
     private record Box(double bound, double b0, double s0, double r0, double b1, double s1, double r1) {}
@@ -60,11 +61,9 @@ public final class Sweep {
     }
 
     /** The gap at one pose. */
-    public static double gap(
-            TyreBody tyre, double[] point, Carrier carrier, Motion motion, double bump, double steer, double roll) {
-        double[] p = point.clone();
-        put(point, p, carrier, motion, bump, steer, roll, null);
-        return tyre.distance(p[1], Math.sqrt(p[0] * p[0] + p[2] * p[2]));
+    public static double gap(TyreBody tyre, double[] point, Carrier carrier, Motion motion, Pose pose) {
+        double[] section = inSection(point, carrier, motion, pose);
+        return tyre.distance(section[0], section[1]);
     }
 
     /**
@@ -72,10 +71,9 @@ public final class Sweep {
      *
      * @return outboard of the hub's face, and from the axis, in mm
      */
-    public static double[] inSection(
-            double[] point, Carrier carrier, Motion motion, double bump, double steer, double roll) {
+    static double[] inSection(double[] point, Carrier carrier, Motion motion, Pose pose) {
         double[] p = point.clone();
-        put(point, p, carrier, motion, bump, steer, roll, null);
+        put(point, p, carrier, motion, pose.bump(), pose.steer(), pose.roll(), null);
         return new double[] {p[1], Math.sqrt(p[0] * p[0] + p[2] * p[2])};
     }
 
@@ -124,14 +122,14 @@ public final class Sweep {
         /** Once a gap under this was found nobody asks how small it is; once none can be, nobody asks where. */
         private double enough = Double.NEGATIVE_INFINITY;
 
-        private Least least = new Least(Double.POSITIVE_INFINITY, 0, 0, 0);
+        private Least least = new Least(Double.POSITIVE_INFINITY, Pose.RIDE);
 
         Run(TyreBody tyre, double[] point, Carrier carrier, Motion motion) {
             this.tyre = tyre;
             this.point = point;
             this.carrier = carrier;
             this.motion = motion;
-            Motion.Range range = motion.range();
+            Range range = motion.range();
             far = Math.sqrt(point[0] * point[0] + point[1] * point[1] + point[2] * point[2])
                     + Math.max(range.bump(), range.droop());
             ofBump = motion.reachOfBump(far);
@@ -140,7 +138,7 @@ public final class Sweep {
         }
 
         Least solve() {
-            Motion.Range range = motion.range();
+            Range range = motion.range();
             PriorityQueue<Box> open = new PriorityQueue<>((a, b) -> Double.compare(a.bound, b.bound));
             open.add(box(-range.droop(), -range.left(), -range.roll(), range.bump(), range.right(), range.roll()));
             int boxes = 0;
@@ -152,9 +150,7 @@ public final class Sweep {
             }
             // Should it ever give up, what is still open may hide so much.
             double hidden = boxes >= MOST_BOXES && !open.isEmpty() ? open.peek().bound : least.gap;
-            return hidden < least.gap - tolerance(least.gap)
-                    ? new Least(hidden, least.bump, least.steer, least.roll)
-                    : least;
+            return hidden < least.gap - tolerance(least.gap) ? new Least(hidden, least.at) : least;
         }
 
         /** Across what moves the point furthest. */
@@ -185,7 +181,7 @@ public final class Sweep {
             double radius = Math.sqrt(at[0] * at[0] + at[2] * at[2]);
             double gap = tyre.distance(at[1], radius);
             if (gap < least.gap) {
-                least = new Least(gap, bump, steer, roll);
+                least = new Least(gap, new Pose(bump, steer, roll));
             }
             double bound = gap;
             if (carrier != Carrier.KNUCKLE) {

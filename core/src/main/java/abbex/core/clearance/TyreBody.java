@@ -109,6 +109,23 @@ public record TyreBody(double middle, double half, double bead, double outside, 
         return Math.sqrt(over * over + above * above) + Math.min(Math.max(x, z), 0) - corner;
     }
 
+    /** The point of the section's outline that is nearest to one outside it, by the same arcs and lines as the distance. */
+    double[] nearest(double axial, double radius) {
+        double up = (outside + bead) / 2;
+        double corner = radius >= up ? shoulder : heel;
+        double side = axial >= middle ? 1 : -1;
+        double level = radius >= up ? 1 : -1;
+        double cx = half - corner;
+        double cz = (outside - bead) / 2 - corner;
+        double x = Math.abs(axial - middle) - cx;
+        double z = Math.abs(radius - up) - cz;
+        if (x > 0 && z > 0) {
+            double far = Math.hypot(x, z);
+            return new double[] {middle + side * (cx + corner * x / far), up + level * (cz + corner * z / far)};
+        }
+        return x > z ? new double[] {middle + side * half, radius} : new double[] {axial, up + level * (cz + corner)};
+    }
+
     /**
      * Signed distance to the same solid with its hole filled: never more than {@link #distance}, the same from the sidewalls
      * out, and convex in the point, as the signed distance of a convex body is. Its gradient is put out as well.

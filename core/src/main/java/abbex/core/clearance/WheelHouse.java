@@ -1,5 +1,8 @@
 package abbex.core.clearance;
 
+import abbex.core.motion.Motion;
+import abbex.core.motion.Pose;
+import abbex.core.motion.Range;
 import abbex.core.units.Length;
 import abbex.core.wheels.Fitment;
 import abbex.core.wheels.TyreSize;
@@ -19,8 +22,7 @@ import java.util.function.UnaryOperator;
  * @param motion of the wheel
  * @param needed how much air each place needs
  */
-public record WheelHouse(
-        List<Obstacle> obstacles, Fitment planned, TyreBody.Worn worn, Motion.Straight motion, Needed needed) {
+public record WheelHouse(List<Obstacle> obstacles, Fitment planned, TyreBody.Worn worn, Motion motion, Needed needed) {
     /** How far the planned tyre may differ from its nominal size, one standard deviation in mm (common practice). */
     private static final double TYRE = 1.5;
 
@@ -49,7 +51,7 @@ public record WheelHouse(
      * @param lowered how far the body is to come down from where it was first measured, in mm, positive down
      */
     public static WheelHouse of(
-            List<Probed> probed, Fitment planned, TyreBody.Worn worn, double lowered, Motion.Straight motion) {
+            List<Probed> probed, Fitment planned, TyreBody.Worn worn, double lowered, Motion motion) {
         List<Obstacle> obstacles = new ArrayList<>();
         for (Probed p : probed) {
             ProbePlace place = p.probe().place();
@@ -67,6 +69,11 @@ public record WheelHouse(
     /** What must clear. */
     public TyreBody body() {
         return TyreBody.grown(planned).with(worn);
+    }
+
+    /** The corner cut across the axle at a pose. */
+    public CornerCut cut(Pose pose) {
+        return CornerCut.of(this, pose);
     }
 
     /** Every place swept, in the order of the obstacles. */
@@ -151,8 +158,8 @@ public record WheelHouse(
     }
 
     private WheelHouse ranged(double amount) {
-        Motion.Range r = motion.range();
-        Motion.Range less = new Motion.Range(r.droop(), Math.max(0, r.bump() - amount), r.left(), r.right(), r.roll());
+        Range r = motion.range();
+        Range less = new Range(r.droop(), Math.max(0, r.bump() - amount), r.left(), r.right(), r.roll());
         return new WheelHouse(obstacles, planned, worn, motion.withRange(less), needed);
     }
 

@@ -7,6 +7,10 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import abbex.core.clearance.ProbePlace.Carrier;
 import abbex.core.clearance.TyreBody.Face;
 import abbex.core.clearance.Verdict.Word;
+import abbex.core.motion.Motion;
+import abbex.core.motion.Pose;
+import abbex.core.motion.Range;
+import abbex.core.motion.StraightMotion;
 import abbex.core.units.Length;
 import abbex.core.wheels.Fitment;
 import abbex.core.wheels.TyreSize;
@@ -25,9 +29,8 @@ import org.locationtech.jts.geom.Polygon;
 /** The tyre's body, the sweep and the verdict: against JTS and by laws. */
 class ClearanceTest {
     private static final GeometryFactory JTS = new GeometryFactory();
-    private static final Motion.Range RANGE =
-            new Motion.Range(60, 70, Math.toRadians(32), Math.toRadians(38), Math.toRadians(3));
-    private static final Motion.Straight MOTION = new Motion.Straight(RANGE, Math.toRadians(-0.02), 60);
+    private static final Range RANGE = new Range(60, 70, Math.toRadians(32), Math.toRadians(38), Math.toRadians(3));
+    private static final Motion MOTION = new StraightMotion(RANGE, Math.toRadians(-0.02), 60);
 
     static Fitment fitment(String tyre, String wheel) {
         return new Fitment(
@@ -93,7 +96,10 @@ class ClearanceTest {
         for (double clock : new double[] {12, 1.5, 3, 10}) {
             Probe probe = new Probe(ProbePlace.FENDER_LIP, clock, face, Length.ofMm(17), Length.ZERO);
             assertEquals(
-                    17, Sweep.gap(tyre, probe.point(tyre), Carrier.BODY, MOTION, 0, 0, 0), 1e-9, face + " at " + clock);
+                    17,
+                    Sweep.gap(tyre, probe.point(tyre), Carrier.BODY, MOTION, Pose.RIDE),
+                    1e-9,
+                    face + " at " + clock);
         }
         assertThrows(
                 IllegalArgumentException.class,
@@ -107,11 +113,11 @@ class ClearanceTest {
     @Test
     void over_the_tread_bump_eats_the_gap() {
         TyreBody tyre = new TyreBody(0, 110, 216, 317, 20, 18);
-        Motion straight = new Motion.Straight(new Motion.Range(50, 60, 0, 0, 0), 0, 0);
+        Motion straight = new StraightMotion(new Range(50, 60, 0, 0, 0), 0, 0);
         double[] point = {0, 0, 317 + 80};
         Sweep.Least least = Sweep.run(tyre, point, Carrier.BODY, straight);
         assertEquals(20, least.gap(), Sweep.TOLERANCE);
-        assertEquals(60, least.bump(), 2);
+        assertEquals(60, least.at().bump(), 2);
         assertEquals(80, Sweep.run(tyre, point, Carrier.KNUCKLE, straight).gap(), 1e-9);
         assertEquals(50, Sweep.run(tyre, point, Carrier.ARM, straight).gap(), Sweep.TOLERANCE);
     }
@@ -126,14 +132,14 @@ class ClearanceTest {
             Sweep.Least least = Sweep.run(tyre, point, carrier, MOTION);
             assertEquals(
                     least.gap(),
-                    Sweep.gap(tyre, point, carrier, MOTION, least.bump(), least.steer(), least.roll()),
+                    Sweep.gap(tyre, point, carrier, MOTION, least.at()),
                     1e-9,
                     "the pose is where the gap is");
             for (int k = 0; k < 10_000; k++) {
                 double bump = -RANGE.droop() + random.nextDouble() * (RANGE.droop() + RANGE.bump());
                 double steer = -RANGE.left() + random.nextDouble() * (RANGE.left() + RANGE.right());
                 double roll = (2 * random.nextDouble() - 1) * RANGE.roll();
-                double there = Sweep.gap(tyre, point, carrier, MOTION, bump, steer, roll);
+                double there = Sweep.gap(tyre, point, carrier, MOTION, new Pose(bump, steer, roll));
                 assertTrue(there >= least.gap() - Sweep.tolerance(least.gap()), there + " < " + least);
             }
         }
@@ -164,8 +170,8 @@ class ClearanceTest {
                 assertTrue(gap <= last + Sweep.tolerance(gap), size);
                 last = gap;
             }
-            Motion wider = new Motion.Straight(
-                    new Motion.Range(80, 90, Math.toRadians(36), Math.toRadians(42), Math.toRadians(4)),
+            Motion wider = new StraightMotion(
+                    new Range(80, 90, Math.toRadians(36), Math.toRadians(42), Math.toRadians(4)),
                     Math.toRadians(-0.02),
                     60);
             double more =
@@ -178,7 +184,7 @@ class ClearanceTest {
 
     @Test
     void a_wheel_further_out_never_enlarges_an_outer_gap_and_mirrors_are_alike() {
-        Motion ahead = new Motion.Straight(new Motion.Range(60, 70, 0, 0, 0), 0, 0);
+        Motion ahead = new StraightMotion(new Range(60, 70, 0, 0, 0), 0, 0);
         Random random = new Random(64);
         for (int i = 0; i < 100; i++) {
             TyreBody tyre = TyreBody.of(NOW);
@@ -191,9 +197,8 @@ class ClearanceTest {
                 assertTrue(gap <= last + Sweep.tolerance(gap), wheel);
                 last = gap;
             }
-            Motion centred = new Motion.Straight(RANGE, 0, 0);
-            Motion mirror =
-                    new Motion.Straight(new Motion.Range(60, 70, RANGE.right(), RANGE.left(), RANGE.roll()), 0, 0);
+            Motion centred = new StraightMotion(RANGE, 0, 0);
+            Motion mirror = new StraightMotion(new Range(60, 70, RANGE.right(), RANGE.left(), RANGE.roll()), 0, 0);
             TyreBody mirrored = new TyreBody(
                     -tyre.middle(), tyre.half(), tyre.bead(), tyre.outside(), tyre.shoulder(), tyre.heel());
             double[] across = {point[0], -point[1], point[2]};
@@ -206,7 +211,7 @@ class ClearanceTest {
     /** A body that leans out over its wheel carries what stands over the tyre outboard; right lock carries the right edge out. */
     @Test
     void roll_and_steer_go_the_way_they_are_called() {
-        Motion upright = new Motion.Straight(RANGE, 0, 0);
+        Motion upright = new StraightMotion(RANGE, 0, 0);
         double[] over = {0, 0, 400};
         upright.toWheel(over, 0, 0, Math.toRadians(3), null);
         assertEquals(400 * Math.sin(Math.toRadians(3)), over[1], 1e-9);
@@ -217,12 +222,12 @@ class ClearanceTest {
 
     @Test
     void the_four_words() {
-        Sweep.Least at20 = new Sweep.Least(20, 0, 0, 0);
+        Sweep.Least at20 = new Sweep.Least(20, Pose.RIDE);
         assertEquals(Word.CLEAR, new Verdict(ProbePlace.STRUT, at20, 2, 6.35).word());
-        Verdict close = new Verdict(ProbePlace.FENDER_LIP, new Sweep.Least(2, 0, 0, 0), 2, 9.525);
+        Verdict close = new Verdict(ProbePlace.FENDER_LIP, new Sweep.Least(2, Pose.RIDE), 2, 9.525);
         assertEquals(Word.CLOSE, close.word());
         assertTrue(close.mayTouch());
-        assertEquals(Word.TOUCHES, new Verdict(ProbePlace.HOSE, new Sweep.Least(0, 0, 0, 0), 2, 12.7).word());
-        assertTrue(!new Verdict(ProbePlace.FENDER_LIP, new Sweep.Least(8, 0, 0, 0), 2, 9.525).mayTouch());
+        assertEquals(Word.TOUCHES, new Verdict(ProbePlace.HOSE, new Sweep.Least(0, Pose.RIDE), 2, 12.7).word());
+        assertTrue(!new Verdict(ProbePlace.FENDER_LIP, new Sweep.Least(8, Pose.RIDE), 2, 9.525).mayTouch());
     }
 }

@@ -7,6 +7,8 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import abbex.core.clearance.RoadTest.Cause;
 import abbex.core.clearance.RoadTest.Mark;
 import abbex.core.clearance.TyreBody.Face;
+import abbex.core.motion.Range;
+import abbex.core.motion.StraightMotion;
 import abbex.core.units.Length;
 import abbex.core.wheels.Fitment;
 import java.util.List;
@@ -17,11 +19,10 @@ import org.junit.jupiter.api.Test;
 /** What a drive says: marks fix places, the pose that made them is named, no mark proves as far as was driven. */
 class RoadTestTest {
     private static final Fitment ON = fitment("225/45R17 91W", "7.5Jx17 ET45");
-    private static final Motion.Range DRIVEN =
-            new Motion.Range(40, 45, Math.toRadians(32), Math.toRadians(38), Math.toRadians(2.5));
+    private static final Range DRIVEN = new Range(40, 45, Math.toRadians(32), Math.toRadians(38), Math.toRadians(2.5));
 
     private static RoadTest drive(double lowered) {
-        return new RoadTest(ON, lowered, new Motion.Straight(DRIVEN, 0, Math.toRadians(-0.02), 0, 60));
+        return new RoadTest(ON, lowered, new StraightMotion(DRIVEN, 0, Math.toRadians(-0.02), 0, 60));
     }
 
     private static Probed probed(ProbePlace place, double clock, Face face, double mm) {
@@ -43,13 +44,13 @@ class RoadTestTest {
                 continue;
             }
             read++;
-            Motion.Range r = DRIVEN;
+            Range r = DRIVEN;
             // By bump, by the locks or by the lean alone; by all together only where none of them gets there.
             double apart = Double.POSITIVE_INFINITY;
-            for (Motion.Range alone : List.of(
-                    new Motion.Range(r.droop(), r.bump(), 0, 0, 0),
-                    new Motion.Range(0, 0, r.left(), r.right(), 0),
-                    new Motion.Range(0, 0, 0, 0, r.roll()))) {
+            for (Range alone : List.of(
+                    new Range(r.droop(), r.bump(), 0, 0, 0),
+                    new Range(0, 0, r.left(), r.right(), 0),
+                    new Range(0, 0, 0, 0, r.roll()))) {
                 apart = Math.min(apart, gap(mark.get(), lowered, place, alone));
             }
             assertTrue(
@@ -60,7 +61,7 @@ class RoadTestTest {
         assertTrue(read > 150, read + " read");
     }
 
-    private static double gap(Mark mark, double lowered, ProbePlace place, Motion.Range range) {
+    private static double gap(Mark mark, double lowered, ProbePlace place, Range range) {
         return Sweep.run(
                         TyreBody.of(ON),
                         mark.probed().at(lowered),
@@ -92,8 +93,7 @@ class RoadTestTest {
         assertEquals(Cause.LOCK, ahead.cause());
         assertTrue(ahead.without() > 20, ahead.toString());
         // At the top of the outer sidewall the tyre leans out: a corner made it, not bumps.
-        Mark beside = new RoadTest(
-                        ON, 0, new Motion.Straight(new Motion.Range(0, 0, 0, 0, Math.toRadians(2.5)), 0, 0, 0, 60))
+        Mark beside = new RoadTest(ON, 0, new StraightMotion(new Range(0, 0, 0, 0, Math.toRadians(2.5)), 0, 0, 0, 60))
                 .mark(ProbePlace.FENDER_LIP, 12, Face.OUTER_SIDEWALL)
                 .orElseThrow();
         assertEquals(Cause.LEAN, beside.cause());
@@ -120,10 +120,10 @@ class RoadTestTest {
     @Test
     void proven_is_what_was_driven_and_no_further() {
         RoadTest drive = drive(30);
-        Motion.Range bump = new Motion.Range(40, 45, 0, 0, 0);
+        Range bump = new Range(40, 45, 0, 0, 0);
         assertTrue(drive.proves(ON, 30, bump));
         assertTrue(!drive.proves(ON, 31, bump), "lower than was driven");
-        assertTrue(!drive.proves(ON, 30, new Motion.Range(40, 46, 0, 0, 0)));
+        assertTrue(!drive.proves(ON, 30, new Range(40, 46, 0, 0, 0)));
         assertTrue(!drive.proves(ON, 30, DRIVEN), "nobody told that they came together");
         assertTrue(!drive.proves(fitment("235/45R17 94W", "7.5Jx17 ET45"), 30, bump));
     }

@@ -6,6 +6,9 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import abbex.core.clearance.TyreBody.Face;
 import abbex.core.clearance.TyreBody.Worn;
 import abbex.core.clearance.Verdict.Word;
+import abbex.core.motion.Motion;
+import abbex.core.motion.Range;
+import abbex.core.motion.StraightMotion;
 import abbex.core.units.Length;
 import abbex.core.wheels.Fitment;
 import java.util.List;
@@ -20,10 +23,8 @@ import org.junit.jupiter.params.provider.CsvSource;
  * 1 mm off their size, one standard deviation.
  */
 class SimulatedCornersTest {
-    private static final Motion.Straight MOTION = new Motion.Straight(
-            new Motion.Range(60, 70, Math.toRadians(32), Math.toRadians(38), Math.toRadians(3)),
-            Math.toRadians(-0.02),
-            60);
+    private static final Motion MOTION = new StraightMotion(
+            new Range(60, 70, Math.toRadians(32), Math.toRadians(38), Math.toRadians(3)), Math.toRadians(-0.02), 60);
     private static final Fitment NOW = fitment("225/45R17 91W", "7.5Jx17 ET45");
     private static final List<Fitment> PLANNED =
             List.of(NOW, fitment("235/40R18 95W", "8Jx18 ET45"), fitment("215/45R17 87W", "7.5Jx17 ET40"));

@@ -7,6 +7,9 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import abbex.core.clearance.TyreBody.Face;
 import abbex.core.clearance.TyreBody.Worn;
 import abbex.core.clearance.Verdict.Word;
+import abbex.core.motion.Motion;
+import abbex.core.motion.Range;
+import abbex.core.motion.StraightMotion;
 import abbex.core.units.Length;
 import abbex.core.vehicle.Corner;
 import abbex.core.wheels.Fitment;
@@ -20,10 +23,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 /** A corner with what was probed there: remedies, both sides, what is put over a tyre, probes that contradict each other. */
 class WheelHouseTest {
-    private static final Motion.Straight MOTION = new Motion.Straight(
-            new Motion.Range(60, 70, Math.toRadians(32), Math.toRadians(38), Math.toRadians(3)),
-            Math.toRadians(-0.02),
-            60);
+    private static final Motion MOTION = new StraightMotion(
+            new Range(60, 70, Math.toRadians(32), Math.toRadians(38), Math.toRadians(3)), Math.toRadians(-0.02), 60);
     private static final Fitment NOW = fitment("225/45R17 91W", "7.5Jx17 ET45");
 
     private static Probe probe(ProbePlace place, double clock, Face face, long mm) {
@@ -115,24 +116,24 @@ class WheelHouseTest {
     }
 
     private static WheelHouse house(List<Probe> probes, Fitment planned, double lowered, Corner corner) {
-        Motion.Range range = Motion.Range.usual(corner);
+        Range range = Range.usual(corner);
         double out = corner.isLeft() ? -1 : 1;
         return WheelHouse.of(
                 probes.stream().map(p -> Probed.byHand(p, NOW)).toList(),
                 planned,
                 Worn.NOTHING,
                 lowered,
-                new Motion.Straight(range, 0, Math.toRadians(-0.02), out * Math.toRadians(0.003), 60));
+                new StraightMotion(range, 0, Math.toRadians(-0.02), out * Math.toRadians(0.003), 60));
     }
 
     /** The inner wheel of a turn steers further: the left one to the left. */
     @Test
     void the_inner_wheel_turns_in_further() {
-        Motion.Range left = Motion.Range.usual(Corner.LF);
-        Motion.Range right = Motion.Range.usual(Corner.RF);
+        Range left = Range.usual(Corner.LF);
+        Range right = Range.usual(Corner.RF);
         assertTrue(left.left() > left.right());
         assertEquals(left.left(), right.right());
-        assertEquals(0, Motion.Range.usual(Corner.LR).left());
+        assertEquals(0, Range.usual(Corner.LR).left());
     }
 
     /** SAE J683 class S, from memory: 37 mm over the tread, 15 mm beside it. */
@@ -167,7 +168,7 @@ class WheelHouseTest {
         "FLARE, FENDER_LIP, 12, OUTER_SIDEWALL, 50"
     })
     void every_remedy_gives_room_where_it_says(Remedy remedy, ProbePlace place, double clock, Face face, double room) {
-        Motion.Straight still = new Motion.Straight(new Motion.Range(0, 70, 0, 0, 0), 0, 60);
+        Motion still = new StraightMotion(new Range(0, 70, 0, 0, 0), 0, 60);
         WheelHouse corner =
                 WheelHouse.of(List.of(Probed.byHand(probe(place, clock, face, 90), NOW)), NOW, Worn.NOTHING, 0, still);
         double before = corner.verdicts().get(0).least().gap();
@@ -207,7 +208,7 @@ class WheelHouseTest {
     /** Geometry: the lip probed straight out from the sidewall stands that far outside it; 12 o'clock over the tread. */
     @Test
     void what_the_eye_sees() {
-        Motion.Straight still = new Motion.Straight(new Motion.Range(0, 0, 0, 0, 0), 0, 60);
+        Motion still = new StraightMotion(new Range(0, 0, 0, 0, 0), 0, 60);
         WheelHouse corner = WheelHouse.of(
                 List.of(
                         Probed.byHand(probe(ProbePlace.FENDER_LIP, 12, Face.TREAD, 60), NOW),

@@ -1,0 +1,52 @@
+package abbex.core.motion;
+
+import org.jspecify.annotations.Nullable;
+
+/**
+ * How a corner's wheel moves against the body. A linkage may stand behind it; {@link StraightMotion} does where nobody knows
+ * one. The corner's axes are those of the wheel at ride height, upright and straight ahead: the hub's face at their origin, x
+ * towards the edge that right lock carries outboard, y outboard, z up, in mm.
+ */
+public interface Motion {
+    /** How far the wheel may go. */
+    Range range();
+
+    /** The same way of moving over another range. */
+    Motion withRange(Range other);
+
+    /** The same with the top leaned further out by so many radians all along, negative in. */
+    Motion leaned(double by);
+
+    /** How the wheel stands at a pose; {@link #toWheel} carries its centre to the origin and its axis to y. */
+    WheelPose at(Pose pose);
+
+    /**
+     * Puts a body point into the wheel's axes at a pose.
+     *
+     * @param point x, y, z of the point at ride height in mm; overwritten
+     * @param bump of the wheel from ride height, positive up
+     * @param steer positive is towards right lock: the edge at positive x goes outboard
+     * @param roll of the body, positive towards this corner: its top leans outboard
+     * @param slopes where wanted, filled with how x, y, z change for a mm of bump, then for a radian of steer, then of roll
+     */
+    void toWheel(double[] point, double bump, double steer, double roll, double @Nullable [] slopes);
+
+    /** At most so many mm does a point at a distance from the wheel's centre move for a mm of bump. */
+    double reachOfBump(double distance);
+
+    /** The same for a radian of steer. */
+    double reachOfSteer(double distance);
+
+    /** The same for a radian of roll. */
+    double reachOfRoll(double distance);
+
+    /**
+     * How far a point may lie, at most, from where the tangent at the middle of a box of poses puts it.
+     *
+     * @param distance of the point from the wheel's centre, in mm
+     * @param bump half-width of the box in mm
+     * @param steer half-width in radians
+     * @param roll half-width in radians
+     */
+    double bend(double distance, double bump, double steer, double roll);
+}

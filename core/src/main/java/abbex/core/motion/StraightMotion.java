@@ -1,0 +1,102 @@
+package abbex.core.motion;
+
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Straight up and down, with camber and steer that come with bump, steering about an upright axis, and the body rolling
+ * about the ground line under the vehicle's middle as far as the wheel sees it: the tyre leans with it.
+ *
+ * @param camber at ride height, in radians, negative leans the top in
+ * @param camberPerMm change of camber for a mm of bump, in radians, negative leans the top in
+ * @param steerPerMm steer that comes with a mm of bump, in radians, positive towards right lock
+ * @param axis of steer inboard of the hub's face, in mm
+ */
+public record StraightMotion(Range range, double camber, double camberPerMm, double steerPerMm, double axis)
+        implements Motion {
+    /** How far inboard of the hub's face a wheel turns about, until somebody says better (ours). */
+    public static final double USUAL_AXIS = 60;
+
+    /** Upright at ride height, no steer from bump. */
+    public StraightMotion(Range range, double camberPerMm, double axis) {
+        this(range, 0, camberPerMm, 0, axis);
+    }
+
+    @Override
+    public StraightMotion withRange(Range other) {
+        return new StraightMotion(other, camber, camberPerMm, steerPerMm, axis);
+    }
+
+    @Override
+    public StraightMotion leaned(double by) {
+        return new StraightMotion(range, camber + by, camberPerMm, steerPerMm, axis);
+    }
+
+    @Override
+    public WheelPose at(Pose pose) {
+        double turned = pose.steer() + steerPerMm * pose.bump();
+        return new WheelPose(
+                -axis * Math.sin(turned),
+                axis * (Math.cos(turned) - 1),
+                pose.bump(),
+                turned,
+                camber + camberPerMm * pose.bump() - pose.roll());
+    }
+
+    @Override
+    public void toWheel(double[] point, double bump, double steer, double roll, double @Nullable [] slopes) {
+        double x = point[0];
+        double from = point[1] + axis;
+        double z = point[2] - bump;
+        // About the steering axis at y = -axis, against the wheel's own turn.
+        double turned = steer + steerPerMm * bump;
+        double c = Math.cos(turned);
+        double s = Math.sin(turned);
+        double xs = x * c + from * s;
+        double ys = -x * s + from * c - axis;
+        // Camber and roll about the wheel's centre line. A body that leans out is a wheel that leans in.
+        double lean = camber + camberPerMm * bump - roll;
+        double cl = Math.cos(lean);
+        double sl = Math.sin(lean);
+        point[0] = xs;
+        point[1] = ys * cl - z * sl;
+        point[2] = ys * sl + z * cl;
+        if (slopes != null) {
+            double away = -x * c - from * s;
+            // For steer.
+            slopes[3] = ys + axis;
+            slopes[4] = away * cl;
+            slopes[5] = away * sl;
+            // For roll: the lean's own, turned round.
+            slopes[6] = 0;
+            slopes[7] = point[2];
+            slopes[8] = -point[1];
+            // For bump: straight down, and what comes with it.
+            slopes[0] = steerPerMm * slopes[3];
+            slopes[1] = sl + steerPerMm * slopes[4] - camberPerMm * slopes[7];
+            slopes[2] = -cl + steerPerMm * slopes[5] - camberPerMm * slopes[8];
+        }
+    }
+
+    @Override
+    public double reachOfBump(double distance) {
+        return 1 + Math.abs(camberPerMm) * reachOfRoll(distance) + Math.abs(steerPerMm) * reachOfSteer(distance);
+    }
+
+    @Override
+    public double reachOfSteer(double distance) {
+        return distance + Math.abs(axis);
+    }
+
+    @Override
+    public double reachOfRoll(double distance) {
+        // Steering may have carried the point twice the axis' distance further out.
+        return distance + 2 * Math.abs(axis);
+    }
+
+    @Override
+    public double bend(double distance, double bump, double steer, double roll) {
+        double lean = roll + Math.abs(camberPerMm) * bump;
+        double turned = steer + Math.abs(steerPerMm) * bump + lean;
+        return reachOfRoll(distance) * turned * turned / 2 + bump * lean;
+    }
+}

@@ -1,0 +1,84 @@
+package abbex.core.motion;
+
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A wheel on an arm whose pivot lies ahead of it at the same height: it goes on a circle. What stands behind the seam beside
+ * the straight motion, for tests.
+ *
+ * @param arm from pivot to wheel in mm
+ * @param camber at all poses, in radians
+ * @param axis of steer inboard of the hub's face, in mm
+ */
+public record TrailingArm(Range range, double arm, double camber, double axis) implements Motion {
+    private StraightMotion straight() {
+        return new StraightMotion(range, camber, 0, 0, axis);
+    }
+
+    /** So far does the circle carry the wheel towards the pivot. */
+    private double ahead(double bump) {
+        return arm - Math.sqrt(arm * arm - bump * bump);
+    }
+
+    private double most() {
+        return Math.max(range.bump(), range.droop());
+    }
+
+    @Override
+    public Motion withRange(Range other) {
+        return new TrailingArm(other, arm, camber, axis);
+    }
+
+    @Override
+    public Motion leaned(double by) {
+        return new TrailingArm(range, arm, camber + by, axis);
+    }
+
+    @Override
+    public WheelPose at(Pose pose) {
+        WheelPose one = straight().at(pose);
+        return new WheelPose(one.ahead() + ahead(pose.bump()), one.outboard(), one.up(), one.steer(), one.camber());
+    }
+
+    @Override
+    public void toWheel(double[] point, double bump, double steer, double roll, double @Nullable [] slopes) {
+        point[0] -= ahead(bump);
+        straight().toWheel(point, bump, steer, roll, slopes);
+        if (slopes != null) {
+            double rate = bump / Math.sqrt(arm * arm - bump * bump);
+            double lean = camber - roll;
+            slopes[0] -= rate * Math.cos(steer);
+            slopes[1] += rate * Math.sin(steer) * Math.cos(lean);
+            slopes[2] += rate * Math.sin(steer) * Math.sin(lean);
+        }
+    }
+
+    private double steepest() {
+        double most = most();
+        return most / Math.sqrt(arm * arm - most * most);
+    }
+
+    @Override
+    public double reachOfBump(double distance) {
+        return Math.hypot(1, steepest());
+    }
+
+    @Override
+    public double reachOfSteer(double distance) {
+        return straight().reachOfSteer(distance + ahead(most()));
+    }
+
+    @Override
+    public double reachOfRoll(double distance) {
+        return straight().reachOfRoll(distance + ahead(most()));
+    }
+
+    @Override
+    public double bend(double distance, double bump, double steer, double roll) {
+        double most = most();
+        double curve = arm * arm / Math.pow(arm * arm - most * most, 1.5);
+        return straight().bend(distance + ahead(most), bump, steer, roll)
+                + curve * bump * bump / 2
+                + steepest() * bump * (steer + roll);
+    }
+}
