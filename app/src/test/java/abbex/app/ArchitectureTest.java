@@ -1,11 +1,13 @@
 package abbex.app;
 
+import static com.tngtech.archunit.base.DescribedPredicate.describe;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 
+import abbex.core.vehicle.VehicleKind;
 import com.tngtech.archunit.base.DescribedPredicate;
 import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.domain.JavaClasses;
@@ -84,6 +86,23 @@ class ArchitectureTest {
         layers(KNOWS).check(classes.that(OWN));
     }
 
+    /** What follows from the kind of a vehicle is asked of the kind: nobody compares it with one, but the demo makes some. */
+    @ArchTest
+    static void nobody_asks_which_kind(JavaClasses classes) {
+        ArchRule rule = noClasses()
+                .should()
+                .accessFieldWhere(describe(
+                        "a kind of vehicle is named",
+                        access -> access.getTarget().getOwner().isEquivalentTo(VehicleKind.class)
+                                && Stream.of(VehicleKind.values())
+                                        .anyMatch(kind -> kind.name()
+                                                .equals(access.getTarget().getName()))));
+        JavaClasses own = classes.that(OWN);
+        rule.check(own.that(
+                DescribedPredicate.describe("not demo", c -> !c.getPackageName().equals("abbex.app.demo"))));
+        assertThrows(AssertionError.class, () -> rule.check(own), "the demo names them");
+    }
+
     /** The rule itself finds a package that nobody listed and an import that nobody allowed. */
     @ArchTest
     static void the_rule_can_fail(JavaClasses classes) {
@@ -123,6 +142,8 @@ class ArchitectureTest {
             Map.entry("sweep_plan", "prove"),
             Map.entry("remedy_taken", "prove"),
             Map.entry("road_test", "prove"),
+            Map.entry("road_bump", "prove"),
+            Map.entry("road_fitment", "prove"),
             Map.entry("road_mark", "prove"),
             Map.entry("needed_gap", "prove"),
             Map.entry("low_point", "ground"),

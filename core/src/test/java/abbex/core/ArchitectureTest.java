@@ -1,10 +1,12 @@
 package abbex.core;
 
+import static com.tngtech.archunit.base.DescribedPredicate.describe;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 
+import abbex.core.vehicle.VehicleKind;
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
@@ -16,6 +18,7 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Stream;
 
 /** The core's packages know each other in one direction and nothing of the world outside. */
 @AnalyzeClasses(packages = "abbex.core", importOptions = ImportOption.DoNotIncludeTests.class)
@@ -51,6 +54,21 @@ class ArchitectureTest {
 
     @ArchTest
     static final ArchRule order = layers(KNOWS);
+
+    /** What follows from the kind of a vehicle is asked of the kind: nobody compares it with one. */
+    @ArchTest
+    static void nobody_asks_which_kind(JavaClasses classes) {
+        ArchRule rule = noClasses()
+                .should()
+                .accessFieldWhere(describe(
+                        "a kind of vehicle is named",
+                        access -> access.getTarget().getOwner().isEquivalentTo(VehicleKind.class)
+                                && Stream.of(VehicleKind.values())
+                                        .anyMatch(kind -> kind.name()
+                                                .equals(access.getTarget().getName()))));
+        rule.check(classes.that(describe("others", c -> !c.getPackageName().equals("abbex.core.vehicle"))));
+        assertThrows(AssertionError.class, () -> rule.check(classes), "the kind's own package names them");
+    }
 
     /** A package that nobody listed and an import that nobody allowed are found. */
     @ArchTest

@@ -128,7 +128,7 @@ record DropRequest(
         /** What a vehicle of the kind is read by, and the points of this request. */
         private List<Way> ways(VehicleKind kind) {
             List<Way> ways = new ArrayList<>();
-            if (kind != VehicleKind.MOTORCYCLE) {
+            if (!kind.singleTrack()) {
                 ways.addAll(List.of(Method.values()));
             }
             ways.addAll(PointMethod.of(kind));

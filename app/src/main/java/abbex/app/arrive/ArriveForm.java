@@ -122,8 +122,8 @@ public class ArriveForm {
             }
         }
         VehicleKind kind = kind();
-        boolean motorcycle = kind == VehicleKind.MOTORCYCLE;
-        if (motorcycle
+        boolean fork = kind.singleTrack();
+        if (fork
                 && !text("headAngle").isEmpty()
                 && SheetState.degrees(text("headAngle")).isEmpty()) {
             problems.put("headAngle", Problem.key("problem.degrees"));
@@ -140,13 +140,13 @@ public class ArriveForm {
                 text("tyreRear"),
                 new VehicleFacts.FramePoints(text("frameFront"), text("frameRear")),
                 new VehicleFacts.Build(
-                        motorcycle && problems.get("headAngle") == null ? text("headAngle") : "",
-                        kind == VehicleKind.TRUCK && text("twinRear").equals("on")),
+                        fork && problems.get("headAngle") == null ? text("headAngle") : "",
+                        kind.cabAndBed() && text("twinRear").equals("on")),
                 measures);
     }
 
     private VehicleKind kind() {
-        return choice("kind", VehicleKind.class, VehicleKind.CAR);
+        return choice("kind", VehicleKind.class, VehicleKind.USUAL);
     }
 
     /** A number typed without a unit is kept with the unit it was taken in, whoever reads it later. */
@@ -178,7 +178,7 @@ public class ArriveForm {
 
     private Map<Place, Job.Promise> promises() {
         Map<Place, Job.Promise> promises = new LinkedHashMap<>();
-        for (Place end : Job.promised(kind())) {
+        for (Place end : kind().advertised()) {
             TapeReading least = length("promise" + end, TapeText.Allowed.ANY, LARGEST_DROP);
             TapeReading most = length("promiseTo" + end, TapeText.Allowed.ANY, LARGEST_DROP);
             if (least == null && most != null) {

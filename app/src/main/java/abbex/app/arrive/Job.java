@@ -1,13 +1,9 @@
 package abbex.app.arrive;
 
 import abbex.core.heights.Advertised;
-import abbex.core.vehicle.End;
-import abbex.core.vehicle.Seat;
-import abbex.core.vehicle.VehicleKind;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.HashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -31,11 +27,6 @@ public record Job(
         String holderInitials,
         @Nullable LocalDate dueBack,
         Instant arrivedAt) {
-
-    /** Where a box may promise a drop. */
-    static List<abbex.core.figure.Place> promised(VehicleKind kind) {
-        return kind == VehicleKind.MOTORCYCLE ? List.of(End.FRONT, Seat.SEAT, End.REAR) : List.of(End.FRONT, End.REAR);
-    }
 
     /** The advertised drop at a place, as typed and exact; both texts are alike for one number. */
     public record Promise(String leastRaw, String mostRaw, Advertised.Range range) {

@@ -4,6 +4,7 @@ import abbex.core.heights.SheetState;
 import abbex.core.units.Length;
 import abbex.core.vehicle.Architecture;
 import abbex.core.vehicle.End;
+import abbex.core.vehicle.PerEnd;
 import abbex.core.vehicle.Tyre;
 import abbex.core.vehicle.Vehicle;
 import abbex.core.vehicle.VehicleKind;
@@ -56,8 +57,7 @@ public record VehicleFacts(
 
         /** The outline asked for, or the usual one of the kind when that one cannot be. */
         static Shape of(VehicleKind kind, Shape asked) {
-            boolean motorcycle = kind == VehicleKind.MOTORCYCLE;
-            return motorcycle ? MOTORCYCLE : asked != MOTORCYCLE ? asked : kind == VehicleKind.TRUCK ? PICKUP : HATCH;
+            return kind.singleTrack() ? MOTORCYCLE : asked != MOTORCYCLE ? asked : kind.cabAndBed() ? PICKUP : HATCH;
         }
     }
 
@@ -68,7 +68,10 @@ public record VehicleFacts(
         TRACK_FRONT,
         TRACK_REAR,
         TYRE_FRONT,
-        TYRE_REAR
+        TYRE_REAR;
+
+        public static final PerEnd<Measure> TRACK = new PerEnd<>(TRACK_FRONT, TRACK_REAR);
+        public static final PerEnd<Measure> TYRE = new PerEnd<>(TYRE_FRONT, TYRE_REAR);
     }
 
     /** A measure as typed, and exact. */
@@ -110,10 +113,8 @@ public record VehicleFacts(
                 kind,
                 measure(Measure.WHEELBASE),
                 measure(Measure.FRAME_BASE),
-                measure(Measure.TRACK_FRONT),
-                measure(Measure.TRACK_REAR),
-                measure(Measure.TYRE_FRONT).map(Tyre::of),
-                measure(Measure.TYRE_REAR).map(Tyre::of),
+                Measure.TRACK.map(this::measure),
+                Measure.TYRE.map(tyre -> measure(tyre).map(Tyre::of)),
                 SheetState.degrees(build.headAngle),
                 build.twinRear);
     }

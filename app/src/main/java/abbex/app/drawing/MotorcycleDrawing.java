@@ -36,8 +36,8 @@ public final class MotorcycleDrawing {
 
     private MotorcycleDrawing(Vehicle vehicle) {
         this.wheelbase = vehicle.wheelbase().map(w -> w.mm()).orElse(WHEELBASE);
-        this.front = vehicle.frontTyre().map(t -> t.freeRadius().mm()).orElse(TYRE);
-        this.rear = vehicle.rearTyre().map(t -> t.freeRadius().mm()).orElse(TYRE);
+        this.front = vehicle.tyre(End.FRONT).map(t -> t.freeRadius().mm()).orElse(TYRE);
+        this.rear = vehicle.tyre(End.REAR).map(t -> t.freeRadius().mm()).orElse(TYRE);
         this.head = vehicle.headAngle().map(a -> a.rad()).orElse(Math.toRadians(HEAD_DEGREES));
     }
 

@@ -14,7 +14,6 @@ import abbex.app.people.Person;
 import abbex.app.store.Ids;
 import abbex.core.units.TapeParse;
 import abbex.core.vehicle.End;
-import abbex.core.vehicle.VehicleKind;
 import abbex.core.wheels.Hub;
 import abbex.core.wheels.TyreParse;
 import abbex.core.wheels.TyreSize;
@@ -84,11 +83,11 @@ class FitmentController {
                     new Problem(words.say("problem.set.many", Reader.of(me), "most", Integer.toString(MOST_SETS)), ""));
         }
         Map<String, String> texts = new LinkedHashMap<>();
-        boolean motorcycle = job.vehicle().kind() == VehicleKind.MOTORCYCLE;
+        boolean centred = job.vehicle().kind().singleTrack();
         for (End end : End.values()) {
             for (Item item : Item.values()) {
                 String raw = parameters.getOrDefault(item.of(end), "").strip();
-                String text = item == Item.WHEEL && motorcycle ? centred(raw) : raw;
+                String text = item == Item.WHEEL && centred ? centred(raw) : raw;
                 if (!text.isEmpty()) {
                     problem(item, text, Reader.of(me)).ifPresent(p -> problems.put(item.of(end), p));
                     texts.put(item.of(end), text);

@@ -16,7 +16,6 @@ import abbex.core.heights.PointMethod;
 import abbex.core.heights.Round;
 import abbex.core.heights.Spot;
 import abbex.core.heights.Stage;
-import abbex.core.vehicle.VehicleKind;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -179,7 +178,7 @@ class MeasurePages {
         page.addObject("handedOver", place == Job.Place.OUT || place == Job.Place.GONE);
         page.addObject("own", o.own());
         page.addObject("kind", words.say("kinds." + o.job().vehicle().kind()));
-        page.addObject("motorcycle", o.job().vehicle().kind() == VehicleKind.MOTORCYCLE);
+        page.addObject("motorcycle", o.job().vehicle().kind().singleTrack());
         page.addObject("words", words);
         page.addObject("clock", reader);
         return page;

@@ -11,7 +11,6 @@ import abbex.app.rules.Rules;
 import abbex.core.figure.Place;
 import abbex.core.heights.PointMethod;
 import abbex.core.vehicle.Corner;
-import abbex.core.vehicle.End;
 import abbex.core.vehicle.VehicleKind;
 import abbex.core.vehicle.Whole;
 import java.util.List;
@@ -45,21 +44,19 @@ class PointController {
 
     /** Where a point may lie. */
     enum Where {
-        CORNERS(List.of(Corner.LF, Corner.RF, Corner.RR, Corner.LR), List.of(End.FRONT, End.REAR)),
-        FRONT(List.of(Corner.LF, Corner.RF), List.of(End.FRONT)),
-        REAR(List.of(Corner.RR, Corner.LR), List.of(End.REAR)),
-        ONE(List.of(Whole.VEHICLE), List.of(Whole.VEHICLE));
+        CORNERS(Corner.LF, Corner.RF, Corner.RR, Corner.LR),
+        FRONT(Corner.LF, Corner.RF),
+        REAR(Corner.RR, Corner.LR),
+        ONE();
 
-        private final List<Place> car;
-        private final List<Place> motorcycle;
+        private final List<Corner> corners;
 
-        Where(List<Place> car, List<Place> motorcycle) {
-            this.car = car;
-            this.motorcycle = motorcycle;
+        Where(Corner... corners) {
+            this.corners = List.of(corners);
         }
 
         List<Place> of(VehicleKind kind) {
-            return kind == VehicleKind.MOTORCYCLE ? motorcycle : car;
+            return corners.isEmpty() ? List.of(Whole.VEHICLE) : kind.called(corners);
         }
     }
 

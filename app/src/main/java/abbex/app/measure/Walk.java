@@ -20,7 +20,6 @@ import abbex.core.heights.Suspect;
 import abbex.core.units.Estimate;
 import abbex.core.units.Length;
 import abbex.core.vehicle.Corner;
-import abbex.core.vehicle.End;
 import abbex.core.vehicle.VehicleKind;
 import java.util.List;
 import java.util.Optional;
@@ -164,7 +163,6 @@ public record Walk(
         }
 
         Chip chip(Round one) {
-            boolean motorcycle = o.job().vehicle().kind() == VehicleKind.MOTORCYCLE;
             Spot first = one.spots().get(0);
             String name;
             String how;
@@ -186,7 +184,7 @@ public record Walk(
                     one.code().equals(round.code()),
                     one.read(here()),
                     one.spots().size(),
-                    RoundIcon.of(one.code(), motorcycle));
+                    RoundIcon.of(one.code(), o.job().vehicle().kind().singleTrack()));
         }
 
         /** Begins where something of that order is still to read. */
@@ -320,15 +318,14 @@ public record Walk(
 
         private Elevation drawing(Spot spot) {
             VehicleFacts vehicle = o.job().vehicle();
-            if (vehicle.kind() == VehicleKind.MOTORCYCLE) {
+            if (vehicle.kind().singleTrack()) {
                 return MotorcycleDrawing.of(spot, vehicle.vehicle(), before(), here());
             }
             if (!(spot.place() instanceof Corner corner)) {
                 return ArchDrawing.alone(spot, here(), before());
             }
-            VehicleFacts.Measure tyre =
-                    corner.end() == End.FRONT ? VehicleFacts.Measure.TYRE_FRONT : VehicleFacts.Measure.TYRE_REAR;
-            double usual = vehicle.kind() == VehicleKind.CAR ? 317 : 395;
+            VehicleFacts.Measure tyre = VehicleFacts.Measure.TYRE.get(corner.end());
+            double usual = vehicle.kind().unitBody() ? 317 : 395;
             HeightSheet before = before();
             ArchDrawing.Wheel wheel = before == null
                     ? ArchDrawing.Wheel.of(corner, vehicle.measure(tyre), usual, here())

@@ -7,7 +7,6 @@ import abbex.app.measure.Standing;
 import abbex.core.heights.Contribution;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
-import abbex.core.vehicle.VehicleKind;
 import abbex.core.wheels.Fitment;
 import java.util.ArrayList;
 import java.util.List;
@@ -34,14 +33,9 @@ class CornerCases {
         this.gaps = gaps;
     }
 
-    /** A motorcycle's two wheels are its left ones. */
-    static List<Corner> corners(Job job) {
-        return job.vehicle().kind() == VehicleKind.MOTORCYCLE ? List.of(Corner.LF, Corner.LR) : Corner.WALK;
-    }
-
     SweepPlan plan(Job job, End end) {
         return plans.of(job.shop(), job.vehicle().id(), end)
-                .orElseGet(() -> SweepPlan.usual(end, job.vehicle().kind() == VehicleKind.MOTORCYCLE));
+                .orElseGet(() -> SweepPlan.usual(end, job.vehicle().kind()));
     }
 
     /** How low the vehicle stands by its sheets, and is planned by both ends' plans. */

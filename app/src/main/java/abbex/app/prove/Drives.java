@@ -17,19 +17,28 @@ import java.math.BigDecimal;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Clock;
+import java.util.EnumMap;
 import java.util.List;
-import java.util.Locale;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
 
 /** Road tests and the marks they left, one shop at a time; the newest in use counts. */
 @Service
 class Drives {
+    /** A row for each corner that has a wheel, with what its end was driven on. */
     private static final String NEWEST = """
-            select r.*, p.initials from road_test r join person p on p.id = r.person_id
-             where r.shop_id = :shop and r.vehicle_id = :vehicle and r.in_use order by r.made_at desc, r.id desc limit 1
+            select r.*, p.initials, b.corner, b.bump_mm, f.tyre, f.wheel, f.spacer
+              from (select * from road_test where shop_id = :shop and vehicle_id = :vehicle and in_use
+                     order by made_at desc, id desc limit 1) r
+              join person p on p.id = r.person_id
+              join road_bump b on b.shop_id = r.shop_id and b.road_test_id = r.id
+              join road_fitment f on f.shop_id = r.shop_id and f.road_test_id = r.id
+                                 and f.end_of = if(b.corner in ('LF', 'RF'), 'FRONT', 'REAR')
             """;
 
     private static final String MARKS = """
@@ -39,12 +48,17 @@ class Drives {
             """;
 
     private static final String ADD = """
-            insert into road_test (id, shop_id, vehicle_id, bump_lf, bump_rf, bump_rr, bump_lr, locks, hung, lean_deg, note,
-                                   front_tyre, front_wheel, front_spacer, front_lower_mm,
-                                   rear_tyre, rear_wheel, rear_spacer, rear_lower_mm, sheet_id, in_use, person_id, made_at)
-            values (:id, :shop, :vehicle, :lf, :rf, :rr, :lr, :locks, :hung, :lean, :note,
-                    :frontTyre, :frontWheel, :frontSpacer, :frontLower,
-                    :rearTyre, :rearWheel, :rearSpacer, :rearLower, :sheet, true, :person, :at)
+            insert into road_test (id, shop_id, vehicle_id, locks, hung, lean_deg, note, sheet_id, in_use, person_id, made_at)
+            values (:id, :shop, :vehicle, :locks, :hung, :lean, :note, :sheet, true, :person, :at)
+            """;
+
+    private static final String BUMP = """
+            insert into road_bump (shop_id, road_test_id, corner, bump_mm) values (:shop, :id, :corner, :bump)
+            """;
+
+    private static final String ON = """
+            insert into road_fitment (shop_id, road_test_id, end_of, tyre, wheel, spacer, lower_mm)
+            values (:shop, :id, :end, :tyre, :wheel, :spacer, :lower)
             """;
 
     private static final String REST =
@@ -67,40 +81,62 @@ class Drives {
     }
 
     Optional<Drive> newest(UUID shop, UUID vehicle) {
-        return jdbc.sql(NEWEST)
+        List<At> corners = jdbc.sql(NEWEST)
                 .param("shop", shop.toString())
                 .param("vehicle", vehicle.toString())
-                .query((row, n) -> drive(shop, row))
-                .optional();
+                .query((row, n) -> at(row))
+                .list();
+        if (corners.isEmpty()) {
+            return Optional.empty();
+        }
+        Drive drive = corners.get(0).drive();
+        Map<Corner, Double> bump = new EnumMap<>(Corner.class);
+        Map<End, Fitment> on = new EnumMap<>(End.class);
+        corners.forEach(at -> {
+            bump.put(at.corner(), at.bump());
+            on.put(at.corner().end(), at.on());
+        });
+        return Optional.of(new Drive(
+                drive.id(),
+                PerCorner.of(corner -> bump.getOrDefault(corner, 0.0)),
+                drive.locks(),
+                drive.hung(),
+                drive.lean(),
+                drive.note(),
+                PerEnd.of(end -> Objects.requireNonNull(on.get(end), end.code())),
+                drive.sheet(),
+                marks(shop, drive.id()),
+                drive.by(),
+                drive.at()));
     }
 
-    private Drive drive(UUID shop, ResultSet row) throws SQLException {
-        UUID id = Ids.id(row, "id");
-        return new Drive(
-                id,
-                new PerCorner<>(bump(row, "lf"), bump(row, "rf"), bump(row, "rr"), bump(row, "lr")),
+    /** A corner of a drive; the drive says what is the same at all. */
+    private record At(Drive drive, Corner corner, double bump, Fitment on) {}
+
+    private static At at(ResultSet row) throws SQLException {
+        Fitment on = new Fitment(
+                Wheel.parse(row.getString("wheel"))
+                        .asWheel()
+                        .orElseThrow()
+                        .withSpacer(Length.ofNm(row.getLong("spacer"))),
+                TyreSize.parse(row.getString("tyre")).asSize().orElseThrow());
+        Drive drive = new Drive(
+                Ids.id(row, "id"),
+                PerCorner.of(corner -> 0.0),
                 row.getBoolean("locks"),
                 row.getBoolean("hung"),
                 row.getBigDecimal("lean_deg").doubleValue(),
                 row.getString("note"),
-                new PerEnd<>(on(row, "front"), on(row, "rear")),
+                new PerEnd<>(on, on),
                 Ids.maybe(row, "sheet_id"),
-                marks(shop, id),
+                List.of(),
                 row.getString("initials"),
                 Times.instant(row, "made_at"));
-    }
-
-    private static double bump(ResultSet row, String corner) throws SQLException {
-        return row.getBigDecimal("bump_" + corner).doubleValue();
-    }
-
-    private static Fitment on(ResultSet row, String end) throws SQLException {
-        return new Fitment(
-                Wheel.parse(row.getString(end + "_wheel"))
-                        .asWheel()
-                        .orElseThrow()
-                        .withSpacer(Length.ofNm(row.getLong(end + "_spacer"))),
-                TyreSize.parse(row.getString(end + "_tyre")).asSize().orElseThrow());
+        return new At(
+                drive,
+                Corner.valueOf(row.getString("corner")),
+                row.getBigDecimal("bump_mm").doubleValue(),
+                on);
     }
 
     private List<Drive.Mark> marks(UUID shop, UUID drive) {
@@ -121,11 +157,13 @@ class Drives {
     /**
      * Keeps a drive; its id, marks, initials and time are made here.
      *
+     * @param corners that have a wheel
      * @param lowered how far each end had come down as the sheets said then, mm: for the list of proven fitments
      */
-    UUID add(Person by, UUID vehicle, Drive drive, PerEnd<Double> lowered) {
+    @Transactional
+    public UUID add(Person by, UUID vehicle, Drive drive, List<Corner> corners, PerEnd<Double> lowered) {
         UUID id = Ids.fresh();
-        JdbcClient.StatementSpec add = jdbc.sql(ADD)
+        jdbc.sql(ADD)
                 .param("id", id.toString())
                 .param("shop", by.shop().toString())
                 .param("vehicle", vehicle.toString())
@@ -135,19 +173,26 @@ class Drives {
                 .param("note", drive.note())
                 .param("sheet", Ids.text(drive.sheet()))
                 .param("person", by.id().toString())
-                .param("at", Times.column(clock.instant()));
-        for (Corner corner : Corner.values()) {
-            add = add.param(corner.name().toLowerCase(Locale.ROOT), drive.bump().get(corner));
+                .param("at", Times.column(clock.instant()))
+                .update();
+        for (Corner corner : corners) {
+            jdbc.sql(BUMP)
+                    .param("shop", by.shop().toString())
+                    .param("id", id.toString())
+                    .param("corner", corner.name())
+                    .param("bump", drive.bump().get(corner))
+                    .update();
         }
-        for (End end : End.values()) {
-            String of = end.name().toLowerCase(Locale.ROOT);
-            Wheel wheel = drive.on().get(end).wheel();
-            add = add.param(of + "Tyre", drive.on().get(end).tyre().text())
-                    .param(of + "Wheel", wheel.withSpacer(Length.ZERO).text())
-                    .param(of + "Spacer", wheel.spacer().nm())
-                    .param(of + "Lower", lowered.get(end));
-        }
-        add.update();
+        drive.on()
+                .forEach((end, on) -> jdbc.sql(ON)
+                        .param("shop", by.shop().toString())
+                        .param("id", id.toString())
+                        .param("end", end.name())
+                        .param("tyre", on.tyre().text())
+                        .param("wheel", on.wheel().withSpacer(Length.ZERO).text())
+                        .param("spacer", on.wheel().spacer().nm())
+                        .param("lower", lowered.get(end))
+                        .update());
         return id;
     }
 

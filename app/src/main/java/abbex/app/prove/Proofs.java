@@ -9,7 +9,6 @@ import abbex.core.clearance.Eye;
 import abbex.core.clearance.ProbePlace;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
-import abbex.core.vehicle.VehicleKind;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
@@ -50,9 +49,8 @@ public class Proofs {
     public List<Proof> of(Job job, Reader reader) {
         List<Proof> proofs = new ArrayList<>();
         for (CornerCase corner : known(job)) {
-            boolean motorcycle = job.vehicle().kind() == VehicleKind.MOTORCYCLE;
             proofs.add(new Proof(
-                    Words.capital(words.word(motorcycle ? corner.corner().end() : corner.corner(), reader)),
+                    Words.capital(words.word(job.vehicle().kind().called(corner.corner()), reader)),
                     say.spots(corner, corner.judged(), reader),
                     say.inPlan(corner),
                     say.driven(corner, reader),
@@ -62,7 +60,7 @@ public class Proofs {
     }
 
     private List<CornerCase> known(Job job) {
-        return CornerCases.corners(job).stream()
+        return job.vehicle().kind().corners().stream()
                 .flatMap(corner -> cases.of(job, corner).stream())
                 .filter(c -> !c.known().isEmpty())
                 .toList();
@@ -98,7 +96,7 @@ public class Proofs {
                     p.probe().face().name()));
         }
         drives.newest(job.shop(), job.vehicle().id()).ifPresent(drive -> facts.addAll(drive(drive)));
-        for (Corner corner : CornerCases.corners(job)) {
+        for (Corner corner : job.vehicle().kind().corners()) {
             cases.of(job, corner).stream()
                     .flatMap(c -> c.taken().stream())
                     .forEach(t -> facts.add(Fact.of(

@@ -17,7 +17,6 @@ import abbex.core.motion.Range;
 import abbex.core.units.Graduation;
 import abbex.core.units.LengthUnit;
 import abbex.core.vehicle.Corner;
-import abbex.core.vehicle.VehicleKind;
 import abbex.core.wheels.Fitment;
 import java.math.BigDecimal;
 import java.time.ZoneOffset;
@@ -91,7 +90,7 @@ public class ProvePages {
         page.addObject("head", heads.head(me.shop(), job.id(), "prove", Reader.of(me)));
         page.addObject(
                 "corners",
-                CornerCases.corners(job).stream()
+                job.vehicle().kind().corners().stream()
                         .map(c -> new Chip(
                                 c.name(),
                                 name(job, c),
@@ -151,7 +150,7 @@ public class ProvePages {
                         "stage",
                         standing.newestStage().orElseThrow(),
                         "corner",
-                        job.vehicle().kind() == VehicleKind.MOTORCYCLE ? corner.end() : corner)
+                        job.vehicle().kind().called(corner))
                 : "";
     }
 
@@ -191,9 +190,7 @@ public class ProvePages {
     }
 
     String name(Job job, Corner corner) {
-        return job.vehicle().kind() == VehicleKind.MOTORCYCLE
-                ? Words.capital(words.say("end." + corner.end()))
-                : corner.name();
+        return job.vehicle().kind().singleTrack() ? Words.capital(words.say("end." + corner.end())) : corner.name();
     }
 
     /** For each half hour from 0.5 to 12 the most likely part at each face: ordinals, faces apart by commas. */
@@ -311,7 +308,7 @@ public class ProvePages {
     }
 
     static Corner corner(Job job, @Nullable String text) {
-        return CornerCases.corners(job).stream()
+        return job.vehicle().kind().corners().stream()
                 .filter(c -> c.name().equals(text))
                 .findFirst()
                 .orElse(Corner.LF);

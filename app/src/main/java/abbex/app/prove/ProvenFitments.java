@@ -5,6 +5,8 @@ import abbex.app.store.Ids;
 import abbex.app.store.Times;
 import abbex.core.clearance.Cure.Dose;
 import abbex.core.clearance.Remedy;
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -22,17 +24,16 @@ class ProvenFitments {
     private static final int MOST = 300;
 
     private static final String DRIVEN = """
-            select r.vehicle_id, r.front_tyre, r.front_wheel, r.front_spacer, r.front_lower_mm,
-                   r.rear_tyre, r.rear_wheel, r.rear_spacer, r.rear_lower_mm,
-                   greatest(r.bump_lf, r.bump_rf) front_bump, greatest(r.bump_lr, r.bump_rr) rear_bump,
-                   r.locks, r.lean_deg, r.made_at
-              from road_test r
+            select r.id, r.vehicle_id, r.locks, r.lean_deg, r.made_at, f.end_of, f.tyre, f.wheel, f.spacer, f.lower_mm,
+                   (select max(b.bump_mm) from road_bump b
+                     where b.road_test_id = r.id and b.corner in ('LF', 'RF') = (f.end_of = 'FRONT')) bump
+              from road_test r join road_fitment f on f.road_test_id = r.id
              where r.shop_id = :shop and r.in_use
                and not exists (select 1 from road_test n where n.vehicle_id = r.vehicle_id and n.in_use
                                   and (n.made_at > r.made_at or n.made_at = r.made_at and n.id > r.id))
                and not exists (select 1 from road_mark m where m.road_test_id = r.id and m.in_use)
-             order by r.made_at desc limit
-            """ + MOST;
+             order by r.made_at desc, r.id, f.end_of limit
+            """ + 2 * MOST;
 
     private static final String TOOK = """
             select vehicle_id, corner, remedy, steps from remedy_taken where shop_id = :shop and in_use order by made_at, id
@@ -90,29 +91,43 @@ class ProvenFitments {
         });
         String[] asked = question.strip().toLowerCase(Locale.ROOT).split("\\s+");
         Map<UUID, Jobs.Known> vehicles = jobs.vehicles(shop);
-        return jdbc
-                .sql(DRIVEN)
+        List<Half> halves = jdbc.sql(DRIVEN)
                 .param("shop", shop.toString())
-                .query((row, n) -> new Proven(
-                        Objects.requireNonNull(vehicles.get(Ids.id(row, "vehicle_id"))),
-                        end(row, "front"),
-                        end(row, "rear"),
-                        row.getBoolean("locks"),
-                        row.getDouble("lean_deg"),
-                        Times.instant(row, "made_at"),
-                        took.getOrDefault(Ids.id(row, "vehicle_id"), List.of())))
-                .list()
-                .stream()
-                .filter(p -> p.has(asked))
-                .toList();
+                .query((row, n) -> half(row))
+                .list();
+        List<Proven> found = new ArrayList<>();
+        // Front comes before rear.
+        for (int i = 0; i + 1 < halves.size(); i += 2) {
+            Half front = halves.get(i);
+            Proven proven = new Proven(
+                    Objects.requireNonNull(vehicles.get(front.vehicle())),
+                    front.end(),
+                    halves.get(i + 1).end(),
+                    front.locks(),
+                    front.lean(),
+                    front.at(),
+                    took.getOrDefault(front.vehicle(), List.of()));
+            if (proven.has(asked)) {
+                found.add(proven);
+            }
+        }
+        return found;
     }
 
-    private static EndOf end(java.sql.ResultSet row, String of) throws java.sql.SQLException {
-        return new EndOf(
-                row.getString(of + "_tyre"),
-                row.getString(of + "_wheel"),
-                row.getLong(of + "_spacer") / 1e6,
-                row.getDouble(of + "_lower_mm"),
-                row.getDouble(of + "_bump"));
+    /** An end of what was proven, and what both ends share. */
+    private record Half(UUID vehicle, EndOf end, boolean locks, double lean, Instant at) {}
+
+    private static Half half(ResultSet row) throws SQLException {
+        return new Half(
+                Ids.id(row, "vehicle_id"),
+                new EndOf(
+                        row.getString("tyre"),
+                        row.getString("wheel"),
+                        row.getLong("spacer") / 1e6,
+                        row.getDouble("lower_mm"),
+                        row.getDouble("bump")),
+                row.getBoolean("locks"),
+                row.getDouble("lean_deg"),
+                Times.instant(row, "made_at"));
     }
 }

@@ -78,7 +78,7 @@ class RoadController {
     ModelAndView drive(@Me Person me, @PathVariable UUID id, @RequestParam Map<String, String> parameters) {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
         Map<String, ProvePages.Problem> problems = new LinkedHashMap<>();
-        List<Corner> asked = CornerCases.corners(job);
+        List<Corner> asked = job.vehicle().kind().corners();
         PerCorner<Double> bump = PerCorner.of(
                 corner -> asked.contains(corner) ? number("bump" + corner, MOST_BUMP, parameters, problems) : 0.0);
         double lean = number("lean", MOST_LEAN, parameters, problems);
@@ -191,7 +191,7 @@ class RoadController {
 
     private List<Part> parts(Job job, Optional<Drive> drive, Reader reader) {
         List<Part> parts = new ArrayList<>();
-        for (Corner corner : CornerCases.corners(job)) {
+        for (Corner corner : job.vehicle().kind().corners()) {
             Optional<CornerCase> found = cases.of(job, corner);
             List<String> chalk = found.map(c -> c.judged().stream()
                             .filter(j -> j.verdict().word() != Verdict.Word.CLEAR)

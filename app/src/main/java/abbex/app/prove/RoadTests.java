@@ -62,6 +62,7 @@ public class RoadTests {
                         List.of(),
                         by.initials(),
                         Instant.EPOCH),
+                job.vehicle().kind().corners(),
                 PerEnd.of(standing::now));
         return true;
     }

@@ -3,6 +3,7 @@ package abbex.app.prove;
 import abbex.core.motion.Range;
 import abbex.core.motion.StraightMotion;
 import abbex.core.vehicle.End;
+import abbex.core.vehicle.VehicleKind;
 import java.util.Locale;
 
 /** What is said of how far a corner is swept, each with its limits and what is usual. */
@@ -53,15 +54,15 @@ public enum SweepField {
     /** Part of the usual bump that is the stop's own crush (ours). */
     private static final double CRUSHED = 25;
 
-    double usual(End end, boolean motorcycle) {
+    double usual(End end, VehicleKind kind) {
         Range usual = Range.usual(end.left());
         return switch (this) {
             case STOP -> usual.bump() - CRUSHED;
             case CRUSH -> CRUSHED;
             case DROOP -> usual.droop();
             case INNER -> Math.rint(Math.toDegrees(usual.left()));
-            case OUTER -> Math.rint(Math.toDegrees(motorcycle ? usual.left() : usual.right()));
-            case ROLL -> motorcycle ? 0 : Math.rint(Math.toDegrees(usual.roll()));
+            case OUTER -> Math.rint(Math.toDegrees(kind.singleTrack() ? usual.left() : usual.right()));
+            case ROLL -> kind.singleTrack() ? 0 : Math.rint(Math.toDegrees(usual.roll()));
             case AXIS -> StraightMotion.USUAL_AXIS;
             case LOWER, CAMBER, CAMBER_RATE, STEER_RATE -> 0;
         };

@@ -12,6 +12,7 @@ import abbex.core.units.Length;
 import abbex.core.units.Uncertainty;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
+import abbex.core.vehicle.VehicleKind;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -32,11 +33,11 @@ public record SweepPlan(Map<SweepField, Double> values, boolean chains) {
         values = Map.copyOf(values);
     }
 
-    static SweepPlan usual(End end, boolean motorcycle) {
+    static SweepPlan usual(End end, VehicleKind kind) {
         Map<SweepField, Double> values = new EnumMap<>(SweepField.class);
         for (SweepField field : SweepField.values()) {
             if (field != SweepField.LOWER) {
-                values.put(field, field.usual(end, motorcycle));
+                values.put(field, field.usual(end, kind));
             }
         }
         return new SweepPlan(values, false);

@@ -285,10 +285,13 @@ class WordsTest {
             vehicle = vehicle.withHeadAngle(Angle.ofDegrees(24 + random.nextInt(6)));
         }
         if (random.nextBoolean()) {
-            vehicle = vehicle.withWheelbase(Length.ofMm(2600)).withTracks(Length.ofMm(1500), Length.ofMm(1540));
+            vehicle = vehicle.withWheelbase(Length.ofMm(2600))
+                    .withTrack(End.FRONT, Length.ofMm(1500))
+                    .withTrack(End.REAR, Length.ofMm(1540));
         }
         if (random.nextBoolean()) {
-            vehicle = vehicle.withTyres(Tyre.of(Length.ofMm(634)), Tyre.of(Length.ofMm(634)));
+            vehicle = vehicle.withTyre(End.FRONT, Tyre.of(Length.ofMm(634)))
+                    .withTyre(End.REAR, Tyre.of(Length.ofMm(634)));
         }
         Map<Place, Advertised.Range> ranges = new HashMap<>();
         for (Place end : List.of(End.FRONT, End.REAR, Seat.SEAT)) {
@@ -312,7 +315,7 @@ class WordsTest {
         int[] usual = {26 * 16, 14 * 16, 23 * 16, 7 * 16, 2 * 16};
         boolean few = random.nextInt(6) == 0;
         boolean three = random.nextInt(6) == 0;
-        for (Method method : vehicle.isMotorcycle() ? new Method[0] : Method.values()) {
+        for (Method method : vehicle.kind().singleTrack() ? new Method[0] : Method.values()) {
             if (random.nextInt(4) == 0 || few && random.nextInt(3) > 0) {
                 continue;
             }

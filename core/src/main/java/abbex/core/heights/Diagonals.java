@@ -96,8 +96,8 @@ final class Diagonals {
 
     /** Roll times the difference of the widths front and rear, with the tracks standing in for the lips' widths. */
     private static Length roll(Comparison c, PerEnd<EndDrop> ends, Method method) {
-        Optional<Length> front = c.vehicle().frontTrack();
-        Optional<Length> rear = c.vehicle().rearTrack();
+        Optional<Length> front = c.vehicle().track().front();
+        Optional<Length> rear = c.vehicle().track().rear();
         BeforeAfter sides = ends.get(End.FRONT).leftRight().get(method);
         if (front.isEmpty() || rear.isEmpty() || sides == null || sides.change().isEmpty()) {
             return Length.ZERO;

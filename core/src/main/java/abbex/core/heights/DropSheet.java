@@ -52,7 +52,7 @@ public record DropSheet(
         PerCorner<CornerDrop> corners = Drops.corners(c);
         Map<Spot, Figure<Estimate>> points = PointDrops.run(c);
         PerEnd<EndDrop> ends =
-                vehicle.isMotorcycle() ? Motorcycle.ends(c, points) : PointDrops.sides(c, Drops.ends(c, corners));
+                vehicle.kind().singleTrack() ? Motorcycle.ends(c, points) : PointDrops.sides(c, Drops.ends(c, corners));
         Map<Method, BeforeAfter> diagonals = Diagonals.run(c, ends);
         Rake rake = Rakes.run(c);
         IdentityCheck.run(c, corners, ends);

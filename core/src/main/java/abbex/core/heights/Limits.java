@@ -42,6 +42,6 @@ public final class Limits {
 
     /** Twist of body and floor on the diagonal difference, one standard deviation. */
     Length twist(VehicleKind kind) {
-        return of(kind == VehicleKind.CAR ? Limit.TWIST_CAR : Limit.TWIST_TRUCK);
+        return of(kind.unitBody() ? Limit.TWIST_CAR : Limit.TWIST_TRUCK);
     }
 }

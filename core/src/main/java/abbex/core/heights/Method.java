@@ -67,12 +67,12 @@ public enum Method implements Way {
 
     @Override
     public Length usualFrom(VehicleKind kind) {
-        return inches(usualInches[kind == VehicleKind.CAR ? 0 : 2]);
+        return inches(usualInches[kind.unitBody() ? 0 : 2]);
     }
 
     @Override
     public Length usualTo(VehicleKind kind) {
-        return inches(usualInches[kind == VehicleKind.CAR ? 1 : 3]);
+        return inches(usualInches[kind.unitBody() ? 1 : 3]);
     }
 
     private static Length inches(int whole) {

@@ -86,8 +86,8 @@ public record PointMethod(
     /** The same with the rider on. */
     public static final PointMethod RIDER = hard("RIDER", BOTH, POSITIVE, 5, 45);
 
-    private static final List<PointMethod> TRUCK = List.of(CAB, BED, BOARD, HANGF, AXLE, HANGR);
-    private static final List<PointMethod> MOTORCYCLE = List.of(AX, FT, SEAT, FR, BODY, FREE, RIDER);
+    private static final List<PointMethod> CAB_AND_BED = List.of(CAB, BED, BOARD, HANGF, AXLE, HANGR);
+    private static final List<PointMethod> SINGLE_TRACK = List.of(AX, FT, SEAT, FR, BODY, FREE, RIDER);
 
     public PointMethod {
         places = List.copyOf(places);
@@ -127,16 +127,12 @@ public record PointMethod(
 
     /** Those that come with the program for a kind of vehicle. */
     public static List<PointMethod> of(VehicleKind kind) {
-        return switch (kind) {
-            case CAR -> List.of();
-            case TRUCK -> TRUCK;
-            case MOTORCYCLE -> MOTORCYCLE;
-        };
+        return kind.singleTrack() ? SINGLE_TRACK : kind.cabAndBed() ? CAB_AND_BED : List.of();
     }
 
     /** The one of a code that comes with the program. */
     public static Optional<PointMethod> of(String code) {
-        return Stream.concat(TRUCK.stream(), MOTORCYCLE.stream())
+        return Stream.concat(CAB_AND_BED.stream(), SINGLE_TRACK.stream())
                 .filter(p -> p.code.equals(code))
                 .findFirst();
     }
@@ -144,7 +140,7 @@ public record PointMethod(
     /** The program's own in the order in which they are read, then those that shops named. */
     public static List<PointMethod> inOrder(Collection<PointMethod> ways) {
         List<PointMethod> known =
-                Stream.concat(TRUCK.stream(), MOTORCYCLE.stream()).toList();
+                Stream.concat(CAB_AND_BED.stream(), SINGLE_TRACK.stream()).toList();
         return ways.stream()
                 .distinct()
                 .sorted(Comparator.comparingInt(

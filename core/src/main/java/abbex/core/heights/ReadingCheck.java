@@ -36,7 +36,7 @@ final class ReadingCheck {
             missing(c);
             correctedLate(c);
         }
-        boolean frame = c.vehicle().isMotorcycle()
+        boolean frame = c.vehicle().kind().singleTrack()
                 || c.before().has(Method.FG)
                 || c.after().has(Method.FG);
         if (!frame && !(c.before().isEmpty() && c.after().isEmpty())) {

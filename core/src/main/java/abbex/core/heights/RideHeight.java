@@ -11,7 +11,6 @@ import abbex.core.vehicle.Vehicle;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Stream;
 
 /**
  * How low a vehicle stands: each corner against the reference, its first sheet, on every later sheet, as it stands now and as
@@ -61,7 +60,7 @@ public final class RideHeight {
             return Optional.of(NONE);
         }
         DropSheet drops = compare(from, to);
-        return (vehicle.isMotorcycle()
+        return (vehicle.kind().singleTrack()
                         ? drops.ends().get(corner.end()).drop()
                         : drops.corners().get(corner).best())
                 .map(Figure::value);
@@ -114,7 +113,7 @@ public final class RideHeight {
 
     /** The mean of the sides of an end. */
     public Estimate end(End end, PerCorner<Estimate> corners) {
-        return vehicle.isMotorcycle()
+        return vehicle.kind().singleTrack()
                 ? corners.get(end.left())
                 : Estimate.mean(corners.get(end.left()), corners.get(end.right()));
     }
@@ -134,8 +133,7 @@ public final class RideHeight {
 
     /** The corners whose present height no reading of the newest sheet tells. */
     public List<Corner> missing() {
-        return Stream.of(vehicle.isMotorcycle() ? List.of(Corner.LF, Corner.LR) : Corner.WALK)
-                .flatMap(List::stream)
+        return vehicle.kind().corners().stream()
                 .filter(corner -> unknown(newest(), corner))
                 .toList();
     }

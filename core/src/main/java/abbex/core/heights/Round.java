@@ -48,7 +48,7 @@ public record Round(String code, List<Spot> spots) {
      */
     public static List<Round> all(VehicleKind kind, List<PointMethod> own, List<Corner> walk) {
         List<Round> rounds = new ArrayList<>();
-        if (kind == VehicleKind.MOTORCYCLE) {
+        if (kind.singleTrack()) {
             rounds.add(new Round(
                     "BIKE",
                     List.of(
@@ -65,7 +65,7 @@ public record Round(String code, List<Spot> spots) {
                             m.name(), walk.stream().map(c -> Spot.of(c, m)).toList()))
                     .forEach(rounds::add);
         }
-        if (kind == VehicleKind.TRUCK) {
+        if (kind.cabAndBed()) {
             rounds.add(placeByPlace("CABBED", walk, CAB, BED));
             rounds.add(by(walk, BOARD));
             rounds.add(placeByPlace("REARAXLE", walk, HANGF, AXLE, HANGR));
@@ -100,7 +100,7 @@ public record Round(String code, List<Spot> spots) {
     public static List<Round> placeByPlace(VehicleKind kind, List<PointMethod> own, List<Corner> walk) {
         List<PointMethod> points =
                 Stream.concat(PointMethod.of(kind).stream(), own.stream()).toList();
-        boolean corners = kind != VehicleKind.MOTORCYCLE;
+        boolean corners = !kind.singleTrack();
         List<Place> places = corners ? List.copyOf(walk) : places(walk, points);
         return places.stream()
                 .map(place -> new Round(

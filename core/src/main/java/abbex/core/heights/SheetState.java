@@ -34,12 +34,12 @@ public final class SheetState {
 
         /** True when a vehicle of the kind may have it. */
         public boolean fits(VehicleKind kind) {
-            return kind == VehicleKind.MOTORCYCLE ? !NOT_A_MOTORCYCLES.contains(this) : this != STAND_LEAN;
+            return kind.singleTrack() ? !NOT_A_MOTORCYCLES.contains(this) : this != STAND_LEAN;
         }
 
         /** True when every vehicle of the kind has it, so that a blank on both sheets is worth saying. */
         public boolean always(VehicleKind kind) {
-            return this == WHEEL_SET || this == LOAD || this == PRELOAD && kind == VehicleKind.MOTORCYCLE;
+            return this == WHEEL_SET || this == LOAD || this == PRELOAD && kind.singleTrack();
         }
     }
 

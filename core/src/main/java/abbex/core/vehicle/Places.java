@@ -1,7 +1,6 @@
 package abbex.core.vehicle;
 
 import abbex.core.figure.Place;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -19,21 +18,11 @@ public final class Places {
         return MEASURED.stream().filter(p -> p.code().equals(code)).findFirst();
     }
 
-    /** The wheels of a vehicle, each with a tyre pressure of its own, in walking order. */
-    public static List<Place> wheels(VehicleKind kind, boolean twinRear) {
-        if (kind == VehicleKind.MOTORCYCLE) {
-            return List.of(End.FRONT, End.REAR);
-        }
-        List<Place> wheels = new ArrayList<>(Corner.WALK);
-        if (twinRear) {
-            wheels.addAll(List.of(InnerWheel.values()));
-        }
-        return List.copyOf(wheels);
-    }
-
     /** Every wheel that any vehicle has. */
     public static List<Place> wheels() {
-        return Stream.concat(wheels(VehicleKind.TRUCK, true).stream(), wheels(VehicleKind.MOTORCYCLE, false).stream())
+        return Stream.of(VehicleKind.values())
+                .flatMap(kind -> kind.wheels(true).stream())
+                .distinct()
                 .toList();
     }
 }

@@ -12,10 +12,8 @@ import java.util.Optional;
  * @param kind car, truck or motorcycle
  * @param wheelbase between the axles
  * @param frameBase between the front and the rear frame point, along the vehicle
- * @param frontTrack between the front wheels' centre planes
- * @param rearTrack between the rear wheels' centre planes
- * @param frontTyre the tyre in front
- * @param rearTyre the tyre in the rear
+ * @param track between the wheels' centre planes of each end
+ * @param tyre of each end
  * @param headAngle a motorcycle's steering head from the vertical, positive leaning back
  * @param twinRear true when each side of the rear axle carries two wheels
  */
@@ -23,17 +21,14 @@ public record Vehicle(
         VehicleKind kind,
         Optional<Length> wheelbase,
         Optional<Length> frameBase,
-        Optional<Length> frontTrack,
-        Optional<Length> rearTrack,
-        Optional<Tyre> frontTyre,
-        Optional<Tyre> rearTyre,
+        PerEnd<Optional<Length>> track,
+        PerEnd<Optional<Tyre>> tyre,
         Optional<Angle> headAngle,
         boolean twinRear) {
     public Vehicle {
         requirePositive("wheelbase", wheelbase);
         requirePositive("frame base", frameBase);
-        requirePositive("front track", frontTrack);
-        requirePositive("rear track", rearTrack);
+        track.forEach((end, length) -> requirePositive(end.code() + " track", length));
     }
 
     private static void requirePositive(String name, Optional<Length> length) {
@@ -43,66 +38,46 @@ public record Vehicle(
     }
 
     public static Vehicle of(VehicleKind kind) {
-        Optional<Length> unknown = Optional.empty();
         return new Vehicle(
-                kind, unknown, unknown, unknown, unknown, Optional.empty(), Optional.empty(), Optional.empty(), false);
+                kind,
+                Optional.empty(),
+                Optional.empty(),
+                PerEnd.of(end -> Optional.empty()),
+                PerEnd.of(end -> Optional.empty()),
+                Optional.empty(),
+                false);
     }
 
     public Vehicle withWheelbase(Length length) {
-        return new Vehicle(
-                kind, Optional.of(length), frameBase, frontTrack, rearTrack, frontTyre, rearTyre, headAngle, twinRear);
+        return new Vehicle(kind, Optional.of(length), frameBase, track, tyre, headAngle, twinRear);
     }
 
     public Vehicle withFrameBase(Length length) {
-        return new Vehicle(
-                kind, wheelbase, Optional.of(length), frontTrack, rearTrack, frontTyre, rearTyre, headAngle, twinRear);
+        return new Vehicle(kind, wheelbase, Optional.of(length), track, tyre, headAngle, twinRear);
     }
 
-    public Vehicle withTyres(Tyre front, Tyre rear) {
-        return new Vehicle(
-                kind,
-                wheelbase,
-                frameBase,
-                frontTrack,
-                rearTrack,
-                Optional.of(front),
-                Optional.of(rear),
-                headAngle,
-                twinRear);
+    public Vehicle withTyre(End end, Tyre other) {
+        return new Vehicle(kind, wheelbase, frameBase, track, tyre.with(end, Optional.of(other)), headAngle, twinRear);
     }
 
-    public Vehicle withTracks(Length front, Length rear) {
-        return new Vehicle(
-                kind,
-                wheelbase,
-                frameBase,
-                Optional.of(front),
-                Optional.of(rear),
-                frontTyre,
-                rearTyre,
-                headAngle,
-                twinRear);
+    public Vehicle withTrack(End end, Length length) {
+        return new Vehicle(kind, wheelbase, frameBase, track.with(end, Optional.of(length)), tyre, headAngle, twinRear);
     }
 
     public Vehicle withHeadAngle(Angle angle) {
-        return new Vehicle(
-                kind, wheelbase, frameBase, frontTrack, rearTrack, frontTyre, rearTyre, Optional.of(angle), twinRear);
+        return new Vehicle(kind, wheelbase, frameBase, track, tyre, Optional.of(angle), twinRear);
     }
 
     public Vehicle withTwinRear() {
-        return new Vehicle(kind, wheelbase, frameBase, frontTrack, rearTrack, frontTyre, rearTyre, headAngle, true);
-    }
-
-    public boolean isMotorcycle() {
-        return kind == VehicleKind.MOTORCYCLE;
+        return new Vehicle(kind, wheelbase, frameBase, track, tyre, headAngle, true);
     }
 
     /** Its wheels, each with a tyre pressure of its own. */
     public List<Place> wheels() {
-        return Places.wheels(kind, twinRear);
+        return kind.wheels(twinRear);
     }
 
     public Optional<Tyre> tyre(End end) {
-        return end == End.FRONT ? frontTyre : rearTyre;
+        return tyre.get(end);
     }
 }

@@ -266,7 +266,8 @@ class FindingsTest {
 
     @Test
     void tread_to_lip_and_the_tyres_free_radius() {
-        Vehicle tyres = CAR.withTyres(Tyre.of(Length.ofMm(634)), Tyre.of(Length.ofMm(634)));
+        Vehicle tyres =
+                CAR.withTyre(End.FRONT, Tyre.of(Length.ofMm(634))).withTyre(End.REAR, Tyre.of(Length.ofMm(634)));
         DropSheet sheet = DropSheet.compare(tyres, before().done(), after().done());
         Length gap = sheet.corners()
                 .get(Corner.LF)
