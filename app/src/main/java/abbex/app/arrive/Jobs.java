@@ -3,6 +3,7 @@ package abbex.app.arrive;
 import abbex.app.people.Audit;
 import abbex.app.people.Person;
 import abbex.app.store.Ids;
+import abbex.app.store.Reads;
 import abbex.app.store.Times;
 import abbex.core.figure.Place;
 import abbex.core.heights.Advertised;
@@ -107,12 +108,14 @@ public class Jobs {
              where id = :job and shop_id = :shop
             """;
 
+    private final Reads reads;
     private final JdbcClient jdbc;
     private final Clock clock;
     private final ApplicationEventPublisher events;
     private final Audit audit;
 
-    Jobs(JdbcClient jdbc, Clock clock, ApplicationEventPublisher events, Audit audit) {
+    Jobs(JdbcClient jdbc, Clock clock, ApplicationEventPublisher events, Audit audit, Reads reads) {
+        this.reads = reads;
         this.audit = audit;
         this.jdbc = jdbc;
         this.events = events;
@@ -120,6 +123,10 @@ public class Jobs {
     }
 
     public Optional<Job> find(UUID shop, UUID job) {
+        return reads.once(List.of(Jobs.class, "find", shop, job), () -> read(shop, job));
+    }
+
+    private Optional<Job> read(UUID shop, UUID job) {
         return list(shop, jdbc.sql(ONE_JOB).param("shop", shop.toString()).param("job", job.toString())).stream()
                 .findFirst();
     }
@@ -134,6 +141,10 @@ public class Jobs {
 
     /** The stays of a vehicle, the first one first. */
     public List<UUID> stays(UUID shop, UUID vehicle) {
+        return reads.once(List.of(Jobs.class, "stays", shop, vehicle), () -> readStays(shop, vehicle));
+    }
+
+    private List<UUID> readStays(UUID shop, UUID vehicle) {
         return jdbc.sql(STAYS)
                 .param("shop", shop.toString())
                 .param("vehicle", vehicle.toString())

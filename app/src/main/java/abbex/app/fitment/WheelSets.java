@@ -2,10 +2,11 @@ package abbex.app.fitment;
 
 import abbex.app.people.Person;
 import abbex.app.store.Ids;
+import abbex.app.store.Reads;
 import abbex.app.store.Times;
 import java.time.Clock;
-import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -17,14 +18,11 @@ import org.springframework.transaction.annotation.Transactional;
 /** The wheel sets of vehicles, one shop at a time: the public service of the station. */
 @Service
 public class WheelSets {
+    /** A row for each text of a set; a set without any has one. */
     private static final String SETS = """
-            select id, name, used from wheel_set
-             where shop_id = :shop and vehicle_id = :vehicle and in_use order by made_at, id
-            """;
-
-    private static final String ITEMS = """
-            select i.set_id, i.item, i.raw from wheel_set_item i join wheel_set s on s.id = i.set_id
-             where s.shop_id = :shop and s.vehicle_id = :vehicle and s.in_use
+            select s.id, s.name, s.used, i.item, i.raw
+              from wheel_set s left join wheel_set_item i on i.set_id = s.id
+             where s.shop_id = :shop and s.vehicle_id = :vehicle and s.in_use order by s.made_at, s.id
             """;
 
     private static final String SAVE = """
@@ -42,36 +40,41 @@ public class WheelSets {
     private static final String REST =
             "update wheel_set set in_use = false where shop_id = :shop and vehicle_id = :vehicle and id = :id";
 
+    private final Reads reads;
     private final JdbcClient jdbc;
     private final Clock clock;
 
-    WheelSets(JdbcClient jdbc, Clock clock) {
+    WheelSets(JdbcClient jdbc, Clock clock, Reads reads) {
+        this.reads = reads;
         this.jdbc = jdbc;
         this.clock = clock;
     }
 
     public List<WheelSet> of(UUID shop, UUID vehicle) {
+        return reads.once(List.of(WheelSets.class, shop, vehicle), () -> read(shop, vehicle));
+    }
+
+    private List<WheelSet> read(UUID shop, UUID vehicle) {
+        Map<UUID, WheelSet> sets = new LinkedHashMap<>();
         Map<UUID, Map<String, String>> texts = new HashMap<>();
-        jdbc.sql(ITEMS)
-                .param("shop", shop.toString())
-                .param("vehicle", vehicle.toString())
-                .query(row -> {
-                    texts.computeIfAbsent(Ids.id(row, "set_id"), s -> new HashMap<>())
-                            .put(row.getString("item"), row.getString("raw"));
-                });
-        List<WheelSet> sets = new ArrayList<>();
         jdbc.sql(SETS)
                 .param("shop", shop.toString())
                 .param("vehicle", vehicle.toString())
                 .query(row -> {
                     UUID id = Ids.id(row, "id");
-                    sets.add(new WheelSet(
+                    String item = row.getString("item");
+                    Map<String, String> of = texts.computeIfAbsent(id, s -> new HashMap<>());
+                    if (item != null) {
+                        of.put(item, row.getString("raw"));
+                    }
+                    sets.putIfAbsent(
                             id,
-                            row.getString("name"),
-                            WheelSet.Use.valueOf(row.getString("used")),
-                            texts.getOrDefault(id, Map.of())));
+                            new WheelSet(
+                                    id, row.getString("name"), WheelSet.Use.valueOf(row.getString("used")), Map.of()));
                 });
-        return sets;
+        return sets.values().stream()
+                .map(s -> new WheelSet(s.id(), s.name(), s.use(), texts.getOrDefault(s.id(), Map.of())))
+                .toList();
     }
 
     static Optional<WheelSet> first(List<WheelSet> sets, WheelSet.Use use) {

@@ -4,6 +4,7 @@ import abbex.app.arrive.Job;
 import abbex.app.people.Person;
 import abbex.app.prove.Proofs;
 import abbex.app.store.Ids;
+import abbex.app.store.Reads;
 import abbex.app.store.Times;
 import abbex.core.ground.Profile;
 import abbex.core.units.Length;
@@ -39,17 +40,23 @@ public class LowPoints {
             values (:id, :shop, :vehicle, :name, :points, true, :person, :at)
             """;
 
+    private final Reads reads;
     private final JdbcClient jdbc;
     private final Proofs proofs;
     private final Clock clock;
 
-    LowPoints(JdbcClient jdbc, Proofs proofs, Clock clock) {
+    LowPoints(JdbcClient jdbc, Proofs proofs, Clock clock, Reads reads) {
+        this.reads = reads;
         this.jdbc = jdbc;
         this.proofs = proofs;
         this.clock = clock;
     }
 
     List<LowPoint> of(UUID shop, UUID vehicle) {
+        return reads.once(List.of(LowPoints.class, shop, vehicle), () -> read(shop, vehicle));
+    }
+
+    private List<LowPoint> read(UUID shop, UUID vehicle) {
         return jdbc.sql(OF)
                 .param("shop", shop.toString())
                 .param("vehicle", vehicle.toString())
@@ -111,6 +118,10 @@ public class LowPoints {
     }
 
     List<OwnGround> grounds(UUID shop, UUID vehicle) {
+        return reads.once(List.of(OwnGround.class, shop, vehicle), () -> readGrounds(shop, vehicle));
+    }
+
+    private List<OwnGround> readGrounds(UUID shop, UUID vehicle) {
         return jdbc.sql(GROUNDS)
                 .param("shop", shop.toString())
                 .param("vehicle", vehicle.toString())

@@ -2,6 +2,7 @@ package abbex.app.measure;
 
 import abbex.app.arrive.Job;
 import abbex.app.arrive.Jobs;
+import abbex.app.store.Reads;
 import abbex.core.heights.RideHeight;
 import java.util.ArrayList;
 import java.util.List;
@@ -13,15 +14,21 @@ import org.springframework.stereotype.Service;
 /** How low vehicles stand: the one answer that all stations ask for. */
 @Service
 public class RideHeights {
+    private final Reads reads;
     private final Jobs jobs;
     private final Sheets sheets;
 
-    RideHeights(Jobs jobs, Sheets sheets) {
+    RideHeights(Jobs jobs, Sheets sheets, Reads reads) {
+        this.reads = reads;
         this.jobs = jobs;
         this.sheets = sheets;
     }
 
     public Standing of(Job job) {
+        return reads.once(List.of(RideHeights.class, job.shop(), job.vehicle().id()), () -> read(job));
+    }
+
+    private Standing read(Job job) {
         List<UUID> stays = jobs.stays(job.shop(), job.vehicle().id());
         Map<UUID, JobSheets> all = sheets.of(job.shop(), stays);
         List<SheetData> inOrder = new ArrayList<>();

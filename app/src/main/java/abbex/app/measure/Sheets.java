@@ -10,6 +10,7 @@ import abbex.app.people.Person;
 import abbex.app.rules.Rules;
 import abbex.app.rules.ShopRules;
 import abbex.app.store.Ids;
+import abbex.app.store.Reads;
 import abbex.app.store.Times;
 import abbex.core.heights.Judgement;
 import abbex.core.heights.Limits;
@@ -26,6 +27,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -38,14 +40,11 @@ import org.springframework.transaction.annotation.Transactional;
 /** Sheets and their append-only readings, one shop at a time: the public service of the station. */
 @Service
 public class Sheets {
+    /** A row for each entry of a sheet's state, the newest last; a sheet without any has one. */
     private static final String SHEETS = """
-            select id, job_id, seq, stage, baseline_id, unit, tape, made_at
-              from sheet where shop_id = :shop and job_id in (:jobs) order by job_id, seq
-            """;
-
-    private static final String STATES = """
-            select e.sheet_id, e.item, e.raw from state_entry e join sheet s on s.id = e.sheet_id
-             where e.shop_id = :shop and s.job_id in (:jobs) order by e.id
+            select s.id, s.job_id, s.seq, s.stage, s.baseline_id, s.unit, s.tape, s.made_at, e.item, e.raw
+              from sheet s left join state_entry e on e.sheet_id = s.id
+             where s.shop_id = :shop and s.job_id in (:jobs) order by s.job_id, s.seq, e.id
             """;
 
     /** No vehicle is measured more often in one stay (ours, against a button that is held). */
@@ -72,6 +71,7 @@ public class Sheets {
             values (:shop, :sheet, :item, :raw, :person, :at)
             """;
 
+    private final Reads reads;
     private final JdbcClient jdbc;
     private final NextAct nextAct;
     private final Audit audit;
@@ -79,7 +79,8 @@ public class Sheets {
     private final Rules rules;
     private final Jobs jobs;
 
-    Sheets(JdbcClient jdbc, Jobs jobs, NextAct nextAct, Audit audit, ReadingLog log, Rules rules) {
+    Sheets(JdbcClient jdbc, Jobs jobs, NextAct nextAct, Audit audit, ReadingLog log, Rules rules, Reads reads) {
+        this.reads = reads;
         this.jobs = jobs;
         this.log = log;
         this.rules = rules;
@@ -103,24 +104,35 @@ public class Sheets {
         return of(shop, List.of(job)).getOrDefault(job, JobSheets.NONE);
     }
 
-    /** The sheets of several jobs in three queries. */
+    /** The sheets of several jobs in two queries. */
     public Map<UUID, JobSheets> of(UUID shop, Collection<UUID> jobs) {
+        return reads.once(List.of(Sheets.class, shop, List.copyOf(jobs)), () -> read(shop, jobs));
+    }
+
+    private Map<UUID, JobSheets> read(UUID shop, Collection<UUID> jobs) {
         if (jobs.isEmpty()) {
             return Map.of();
         }
-        List<SheetRow> sheets =
-                many(SHEETS, shop, jobs).query((row, n) -> sheet(row)).list();
+        Map<UUID, SheetRow> sheets = new LinkedHashMap<>();
+        Map<UUID, Map<String, String>> states = new HashMap<>();
+        many(SHEETS, shop, jobs).query(row -> {
+            SheetRow sheet = sheet(row);
+            sheets.putIfAbsent(sheet.id(), sheet);
+            String item = row.getString("item");
+            if (item != null) {
+                states.computeIfAbsent(sheet.id(), s -> new HashMap<>()).put(item, row.getString("raw"));
+            }
+        });
         ShopRules own = rules.of(shop);
         Map<UUID, List<ReadingRow>> readings = log.current(shop, jobs, own);
-        Map<UUID, Map<String, String>> states = new HashMap<>();
-        many(STATES, shop, jobs).query(row -> {
-            states.computeIfAbsent(Ids.id(row, "sheet_id"), s -> new HashMap<>())
-                    .put(row.getString("item"), row.getString("raw"));
-        });
         Map<UUID, List<SheetData>> byJob = new HashMap<>();
-        sheets.forEach(s -> byJob.computeIfAbsent(s.job(), j -> new ArrayList<>())
-                .add(new SheetData(
-                        s, readings.getOrDefault(s.id(), List.of()), states.getOrDefault(s.id(), Map.of()), own)));
+        sheets.values()
+                .forEach(s -> byJob.computeIfAbsent(s.job(), j -> new ArrayList<>())
+                        .add(new SheetData(
+                                s,
+                                readings.getOrDefault(s.id(), List.of()),
+                                states.getOrDefault(s.id(), Map.of()),
+                                own)));
         Map<UUID, JobSheets> all = new HashMap<>();
         byJob.forEach((job, list) -> all.put(job, new JobSheets(list, own)));
         return all;

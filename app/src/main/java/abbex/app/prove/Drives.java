@@ -2,6 +2,7 @@ package abbex.app.prove;
 
 import abbex.app.people.Person;
 import abbex.app.store.Ids;
+import abbex.app.store.Reads;
 import abbex.app.store.Times;
 import abbex.core.clearance.ProbePlace;
 import abbex.core.clearance.TyreBody;
@@ -72,15 +73,21 @@ class Drives {
     private static final String REST_MARK =
             "update road_mark set in_use = false where shop_id = :shop and road_test_id = :drive and id = :id";
 
+    private final Reads reads;
     private final JdbcClient jdbc;
     private final Clock clock;
 
-    Drives(JdbcClient jdbc, Clock clock) {
+    Drives(JdbcClient jdbc, Clock clock, Reads reads) {
+        this.reads = reads;
         this.jdbc = jdbc;
         this.clock = clock;
     }
 
     Optional<Drive> newest(UUID shop, UUID vehicle) {
+        return reads.once(List.of(Drives.class, shop, vehicle), () -> read(shop, vehicle));
+    }
+
+    private Optional<Drive> read(UUID shop, UUID vehicle) {
         List<At> corners = jdbc.sql(NEWEST)
                 .param("shop", shop.toString())
                 .param("vehicle", vehicle.toString())

@@ -3,12 +3,14 @@ package abbex.app.prove;
 import abbex.app.people.Audit;
 import abbex.app.people.Person;
 import abbex.app.store.Ids;
+import abbex.app.store.Reads;
 import abbex.app.store.Times;
 import abbex.core.clearance.Needed;
 import abbex.core.clearance.ProbePlace;
 import abbex.core.units.Length;
 import java.time.Clock;
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -30,11 +32,13 @@ class NeededGaps {
             values (:id, :shop, :place, :raw, :nm, :person, :at)
             """;
 
+    private final Reads reads;
     private final JdbcClient jdbc;
     private final Audit audit;
     private final Clock clock;
 
-    NeededGaps(JdbcClient jdbc, Audit audit, Clock clock) {
+    NeededGaps(JdbcClient jdbc, Audit audit, Clock clock, Reads reads) {
+        this.reads = reads;
         this.jdbc = jdbc;
         this.audit = audit;
         this.clock = clock;
@@ -56,6 +60,10 @@ class NeededGaps {
     }
 
     Needed of(UUID shop) {
+        return reads.once(List.of(NeededGaps.class, shop), () -> read(shop));
+    }
+
+    private Needed read(UUID shop) {
         Map<ProbePlace, Double> set = new EnumMap<>(ProbePlace.class);
         typed(shop).forEach((place, typed) -> set.put(place, typed.gap().mm()));
         return new Needed(set);

@@ -2,6 +2,7 @@ package abbex.app.prove;
 
 import abbex.app.people.Person;
 import abbex.app.store.Ids;
+import abbex.app.store.Reads;
 import abbex.app.store.Times;
 import abbex.core.clearance.Probe;
 import abbex.core.clearance.ProbePlace;
@@ -38,15 +39,21 @@ public class Probes {
     private static final String REST =
             "update probe set in_use = false where shop_id = :shop and vehicle_id = :vehicle and id = :id";
 
+    private final Reads reads;
     private final JdbcClient jdbc;
     private final Clock clock;
 
-    Probes(JdbcClient jdbc, Clock clock) {
+    Probes(JdbcClient jdbc, Clock clock, Reads reads) {
+        this.reads = reads;
         this.jdbc = jdbc;
         this.clock = clock;
     }
 
     List<ProbeRow> of(UUID shop, UUID vehicle) {
+        return reads.once(List.of(Probes.class, shop, vehicle), () -> read(shop, vehicle));
+    }
+
+    private List<ProbeRow> read(UUID shop, UUID vehicle) {
         return jdbc.sql(OF)
                 .param("shop", shop.toString())
                 .param("vehicle", vehicle.toString())

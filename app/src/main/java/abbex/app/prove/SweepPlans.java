@@ -2,6 +2,7 @@ package abbex.app.prove;
 
 import abbex.app.people.Person;
 import abbex.app.store.Ids;
+import abbex.app.store.Reads;
 import abbex.app.store.Times;
 import abbex.core.clearance.Cure.Dose;
 import abbex.core.clearance.Remedy;
@@ -26,8 +27,12 @@ class SweepPlans {
     private static final String COLUMNS =
             Stream.of(SweepField.values()).map(SweepField::column).collect(Collectors.joining(", "));
 
-    private static final String NEWEST = "select " + COLUMNS + ", chains from sweep_plan where shop_id = :shop"
-            + " and vehicle_id = :vehicle and end_of = :end order by made_at desc, id desc limit 1";
+    private static final String NEWEST = "select end_of, chains, " + COLUMNS + """
+             from sweep_plan p where p.shop_id = :shop and p.vehicle_id = :vehicle
+               and not exists (select 1 from sweep_plan n
+                                where n.shop_id = p.shop_id and n.vehicle_id = p.vehicle_id and n.end_of = p.end_of
+                                  and (n.made_at > p.made_at or n.made_at = p.made_at and n.id > p.id))
+            """;
 
     private static final String SAVE =
             "insert into sweep_plan (id, shop_id, vehicle_id, end_of, chains, person_id, made_at, " + COLUMNS
@@ -35,8 +40,8 @@ class SweepPlans {
                     + Stream.of(SweepField.values()).map(f -> ":" + f.id()).collect(Collectors.joining(", ")) + ")";
 
     private static final String TAKEN = """
-            select id, remedy, steps, made_at from remedy_taken
-             where shop_id = :shop and vehicle_id = :vehicle and corner = :corner and in_use order by made_at, id
+            select id, corner, remedy, steps, made_at from remedy_taken
+             where shop_id = :shop and vehicle_id = :vehicle and in_use order by made_at, id
             """;
 
     private static final String TAKE = """
@@ -47,23 +52,31 @@ class SweepPlans {
     private static final String REST =
             "update remedy_taken set in_use = false where shop_id = :shop and vehicle_id = :vehicle and id = :id";
 
+    private final Reads reads;
     private final JdbcClient jdbc;
     private final Clock clock;
 
-    SweepPlans(JdbcClient jdbc, Clock clock) {
+    SweepPlans(JdbcClient jdbc, Clock clock, Reads reads) {
+        this.reads = reads;
         this.jdbc = jdbc;
         this.clock = clock;
     }
 
     /** A remedy in the plan of a corner. */
-    record Taken(UUID id, Dose dose, Instant at) {}
+    record Taken(UUID id, Corner corner, Dose dose, Instant at) {}
 
     Optional<SweepPlan> of(UUID shop, UUID vehicle, End end) {
-        return jdbc.sql(NEWEST)
+        return Optional.ofNullable(
+                reads.once(List.of(SweepPlans.class, "plan", shop, vehicle), () -> plans(shop, vehicle))
+                        .get(end));
+    }
+
+    private Map<End, SweepPlan> plans(UUID shop, UUID vehicle) {
+        Map<End, SweepPlan> plans = new EnumMap<>(End.class);
+        jdbc.sql(NEWEST)
                 .param("shop", shop.toString())
                 .param("vehicle", vehicle.toString())
-                .param("end", end.name())
-                .query((row, n) -> {
+                .query(row -> {
                     Map<SweepField, Double> values = new EnumMap<>(SweepField.class);
                     for (SweepField field : SweepField.values()) {
                         BigDecimal value = row.getBigDecimal(field.column());
@@ -71,9 +84,9 @@ class SweepPlans {
                             values.put(field, value.doubleValue());
                         }
                     }
-                    return new SweepPlan(values, row.getBoolean("chains"));
-                })
-                .optional();
+                    plans.put(End.valueOf(row.getString("end_of")), new SweepPlan(values, row.getBoolean("chains")));
+                });
+        return plans;
     }
 
     void save(Person by, UUID vehicle, End end, SweepPlan plan) {
@@ -92,12 +105,18 @@ class SweepPlans {
     }
 
     List<Taken> taken(UUID shop, UUID vehicle, Corner corner) {
+        return reads.once(List.of(SweepPlans.class, "taken", shop, vehicle), () -> taken(shop, vehicle)).stream()
+                .filter(taken -> taken.corner() == corner)
+                .toList();
+    }
+
+    private List<Taken> taken(UUID shop, UUID vehicle) {
         return jdbc.sql(TAKEN)
                 .param("shop", shop.toString())
                 .param("vehicle", vehicle.toString())
-                .param("corner", corner.name())
                 .query((row, n) -> new Taken(
                         Ids.id(row, "id"),
+                        Corner.valueOf(row.getString("corner")),
                         new Dose(Remedy.valueOf(row.getString("remedy")), row.getInt("steps")),
                         Times.instant(row, "made_at")))
                 .list();
