@@ -2,14 +2,14 @@ package abbex.bench;
 
 import abbex.core.adjust.LeastSquares;
 import abbex.core.heights.Adjustment;
-import abbex.core.heights.Freedoms;
 import abbex.core.heights.HeightSheet;
 import abbex.core.heights.Limits;
+import abbex.core.heights.MeasuringPoint;
 import abbex.core.heights.Method;
+import abbex.core.heights.Outlier;
+import abbex.core.heights.PriorDeviations;
 import abbex.core.heights.Reading;
 import abbex.core.heights.SheetState;
-import abbex.core.heights.Spot;
-import abbex.core.heights.Suspect;
 import abbex.core.units.Graduation;
 import abbex.core.units.Length;
 import abbex.core.units.TapeReading;
@@ -53,7 +53,7 @@ public class AdjustmentBench {
 
     private final Vehicle vehicle =
             Vehicle.of(VehicleKind.CAR).withWheelbase(Length.ofMm(2700)).withFrameBase(Length.ofMm(1755));
-    private final Freedoms freedoms = Freedoms.of(VehicleKind.CAR, Limits.USUAL);
+    private final PriorDeviations freedoms = PriorDeviations.of(VehicleKind.CAR, Limits.USUAL);
     private List<HeightSheet> sheets;
     private double[][] design;
     private double[] observed;
@@ -70,7 +70,7 @@ public class AdjustmentBench {
                 for (Method method : Method.values()) {
                     long sixteenths = Math.round((usual[method.ordinal()] - 5 * s + random.nextGaussian()) * 16 / 25.4);
                     readings.add(Reading.of(
-                            Spot.of(corner, method),
+                            MeasuringPoint.of(corner, method),
                             TapeReading.of(
                                     Length.ofInches(0, 1, 16).times((int) sixteenths), Graduation.SIXTEENTH_INCH)));
                 }
@@ -97,7 +97,7 @@ public class AdjustmentBench {
     }
 
     @Benchmark
-    public List<Suspect> ownWithEveryReadingLeftOut() {
+    public List<Outlier> ownWithEveryReadingLeftOut() {
         return Adjustment.of(vehicle, sheets, freedoms).suspects();
     }
 

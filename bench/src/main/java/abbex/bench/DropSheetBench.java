@@ -2,10 +2,10 @@ package abbex.bench;
 
 import abbex.core.heights.DropSheet;
 import abbex.core.heights.HeightSheet;
+import abbex.core.heights.MeasuringPoint;
 import abbex.core.heights.Method;
 import abbex.core.heights.Reading;
 import abbex.core.heights.SheetState;
-import abbex.core.heights.Spot;
 import abbex.core.units.Graduation;
 import abbex.core.units.Length;
 import abbex.core.units.LengthUnit;
@@ -67,7 +67,7 @@ public class DropSheetBench {
 
     private static Reading reading(Corner corner, Method method, int sixteenths) {
         return Reading.of(
-                Spot.of(corner, method),
+                MeasuringPoint.of(corner, method),
                 TapeReading.of(Length.ofInches(0, 1, 16).times(sixteenths), Graduation.SIXTEENTH_INCH));
     }
 

@@ -1,12 +1,12 @@
 package abbex.bench;
 
-import abbex.core.clearance.Probe;
+import abbex.core.clearance.ClearanceModel;
+import abbex.core.clearance.GapReading;
+import abbex.core.clearance.LocatedGap;
 import abbex.core.clearance.ProbePlace;
-import abbex.core.clearance.Probed;
 import abbex.core.clearance.Remedies;
 import abbex.core.clearance.TyreBody;
 import abbex.core.clearance.TyreBody.Face;
-import abbex.core.clearance.WheelHouse;
 import abbex.core.motion.Range;
 import abbex.core.motion.StraightMotion;
 import abbex.core.units.Length;
@@ -39,7 +39,7 @@ import org.openjdk.jmh.annotations.Warmup;
 @Warmup(iterations = 3, time = 1)
 @Measurement(iterations = 2, time = 2)
 public class RemediesBench {
-    private final List<WheelHouse> corners = new ArrayList<>();
+    private final List<ClearanceModel> corners = new ArrayList<>();
 
     @Setup
     public void setup() {
@@ -47,16 +47,16 @@ public class RemediesBench {
         Fitment now = fitment("225/45R17 91W", "7.5Jx17 ET45");
         Fitment planned = fitment("245/40R18 97W", "8.5Jx18 ET38");
         for (Corner corner : Corner.values()) {
-            List<Probed> probes = new ArrayList<>();
+            List<LocatedGap> probes = new ArrayList<>();
             for (int i = 0; i < 12; i++) {
                 ProbePlace place = ProbePlace.values()[i % ProbePlace.values().length];
                 Face face = Face.values()[random.nextInt(5)];
                 // Tight over the lip and at the liner, so that none alone does for all.
                 long gap = i < 4 ? 62 + random.nextInt(30) : 75 + random.nextInt(60);
-                probes.add(Probed.byHand(
-                        new Probe(place, 1 + random.nextInt(12), face, Length.ofMm(gap), Length.ZERO), now));
+                probes.add(LocatedGap.byHand(
+                        new GapReading(place, 1 + random.nextInt(12), face, Length.ofMm(gap), Length.ZERO), now));
             }
-            corners.add(WheelHouse.of(
+            corners.add(ClearanceModel.of(
                     probes,
                     planned,
                     TyreBody.Worn.NOTHING,
@@ -74,7 +74,7 @@ public class RemediesBench {
     @Benchmark
     public int vehicle() {
         int cures = 0;
-        for (WheelHouse corner : corners) {
+        for (ClearanceModel corner : corners) {
             cures += Remedies.find(corner).size();
         }
         return cures;

@@ -1,17 +1,17 @@
 package abbex.app.api;
 
+import abbex.core.clearance.ClearanceModel;
 import abbex.core.clearance.Cure;
+import abbex.core.clearance.GapReading;
+import abbex.core.clearance.LocatedGap;
 import abbex.core.clearance.Needed;
-import abbex.core.clearance.Probe;
 import abbex.core.clearance.ProbeCheck;
 import abbex.core.clearance.ProbePlace;
-import abbex.core.clearance.Probed;
 import abbex.core.clearance.Remedies;
 import abbex.core.clearance.Remedy;
 import abbex.core.clearance.TyreBody;
 import abbex.core.clearance.TyreBody.Worn;
 import abbex.core.clearance.Verdict;
-import abbex.core.clearance.WheelHouse;
 import abbex.core.motion.Motion;
 import abbex.core.motion.Range;
 import abbex.core.motion.StraightMotion;
@@ -56,15 +56,15 @@ final class ClearanceAnswer {
         Fields fields = new Fields("", json, FIELDS);
         Fitment planned = WheelChangeAnswer.fitment(fields, "planned", refusals);
         Fitment measured = fields.has("measured") ? WheelChangeAnswer.fitment(fields, "measured", refusals) : planned;
-        List<Probe> probes = fields.list("probes", PROBE, MOST).stream()
+        List<GapReading> probes = fields.list("probes", PROBE, MOST).stream()
                 .map(ClearanceAnswer::probe)
                 .toList();
         if (probes.isEmpty()) {
             throw ApiProblem.of(422, "api.no-probe");
         }
-        List<Probed> probed =
-                probes.stream().map(p -> Probed.byHand(p, measured)).toList();
-        WheelHouse house = WheelHouse.of(
+        List<LocatedGap> probed =
+                probes.stream().map(p -> LocatedGap.byHand(p, measured)).toList();
+        ClearanceModel house = ClearanceModel.of(
                         probed,
                         planned,
                         new Worn(number(fields, "wornTreadMm", 0, 100, 0), number(fields, "wornSidewallMm", 0, 100, 0)),
@@ -89,11 +89,11 @@ final class ClearanceAnswer {
         return answer;
     }
 
-    private static Probe probe(Fields probe) {
+    private static GapReading probe(Fields probe) {
         double clock =
                 WheelChangeAnswer.needed(probe, "clock", 0.01, 12, "10.5").doubleValue();
         BigDecimal gap = WheelChangeAnswer.needed(probe, "gapMm", 0, 600, "18");
-        return new Probe(
+        return new GapReading(
                 choice(probe, "place", ProbePlace.values()),
                 clock,
                 choice(probe, "face", TyreBody.Face.values()),

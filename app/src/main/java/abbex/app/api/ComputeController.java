@@ -3,7 +3,7 @@ package abbex.app.api;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.app.words.Bundles;
-import abbex.core.heights.Judgement;
+import abbex.core.heights.Assessment;
 import abbex.core.units.Graduation;
 import abbex.core.units.LengthUnit;
 import abbex.core.wheels.TyreParse;
@@ -51,7 +51,7 @@ class ComputeController {
     @RequestMapping("/api/v1/compute/drop")
     ResponseEntity<String> drop(HttpServletRequest request) throws IOException {
         DropRequest asked = DropRequest.of(body(request), words);
-        Judgement judged = Judgement.of(
+        Assessment judged = Assessment.of(
                 asked.vehicle(), List.of(asked.before(), asked.after()), asked.advertised(), asked.limits());
         return answer(DropAnswer.of(judged, asked.reader(), words));
     }

@@ -4,11 +4,11 @@ import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.core.figure.Figure;
 import abbex.core.heights.Adjustment;
+import abbex.core.heights.Assessment;
 import abbex.core.heights.BeforeAfter;
 import abbex.core.heights.CornerDrop;
 import abbex.core.heights.DropSheet;
-import abbex.core.heights.Judgement;
-import abbex.core.heights.Suspect;
+import abbex.core.heights.Outlier;
 import abbex.core.units.Angle;
 import abbex.core.units.Estimate;
 import abbex.core.units.TapeText;
@@ -27,7 +27,7 @@ final class DropAnswer {
         this.reader = reader;
     }
 
-    static Map<String, Object> of(Judgement judged, Reader reader, Words words) {
+    static Map<String, Object> of(Assessment judged, Reader reader, Words words) {
         DropSheet sheet = judged.drops();
         DropAnswer make = new DropAnswer(reader);
         Map<String, Object> answer = new LinkedHashMap<>();
@@ -75,7 +75,7 @@ final class DropAnswer {
     }
 
     /** A reading that does not go with the others, and what they say it should be. */
-    private Map<String, Object> suspect(Suspect suspect) {
+    private Map<String, Object> suspect(Outlier suspect) {
         Map<String, Object> one = new LinkedHashMap<>();
         one.put("sheet", suspect.sheet() == 0 ? "before" : "after");
         one.put("place", suspect.spot().code());
@@ -88,7 +88,7 @@ final class DropAnswer {
         Map<String, Object> fit = new LinkedHashMap<>();
         fit.put("readings", all.readings());
         fit.put("chiSquare", rounded(all.chiSquare(), 3));
-        fit.put("spare", rounded(all.spare(), 3));
+        fit.put("spare", rounded(all.redundancy(), 3));
         fit.put("probability", rounded(all.probability(), 4));
         return fit;
     }
@@ -98,7 +98,7 @@ final class DropAnswer {
         return BigDecimal.valueOf(value).setScale(decimals, RoundingMode.HALF_EVEN);
     }
 
-    private Map<String, Object> corner(CornerDrop drop, Judgement judged) {
+    private Map<String, Object> corner(CornerDrop drop, Assessment judged) {
         Map<String, Object> one = new LinkedHashMap<>();
         drop.best().ifPresent(f -> one.put("drop", length(f.value())));
         drop.bestMethod().ifPresent(m -> one.put("method", m.name()));

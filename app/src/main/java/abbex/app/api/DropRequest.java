@@ -9,11 +9,11 @@ import abbex.core.heights.Floor;
 import abbex.core.heights.HeightSheet;
 import abbex.core.heights.Limit;
 import abbex.core.heights.Limits;
+import abbex.core.heights.MeasuringPoint;
 import abbex.core.heights.Method;
 import abbex.core.heights.PointMethod;
 import abbex.core.heights.Reading;
 import abbex.core.heights.SheetState;
-import abbex.core.heights.Spot;
 import abbex.core.heights.Stage;
 import abbex.core.heights.SubstituteBaseline;
 import abbex.core.heights.Way;
@@ -173,7 +173,8 @@ record DropRequest(
                 sheet.flatMap(s -> s.object(
                                 way.code(), places.stream().map(Place::code).toList()))
                         .ifPresent(of -> lengths(of, places, way.allowed(), reader)
-                                .forEach((place, read) -> readings.add(Reading.of(Spot.of(place, way), read))));
+                                .forEach((place, read) ->
+                                        readings.add(Reading.of(MeasuringPoint.of(place, way), read))));
             }
             return HeightSheet.of(
                     SheetState.NOT_TAKEN,

@@ -81,7 +81,7 @@ public class ArriveForm {
         t.put("frameFront", v.points().front());
         t.put("frameRear", v.points().rear());
         t.put("headAngle", v.build().headAngle());
-        t.put("twinRear", v.build().twinRear() ? "on" : "");
+        t.put("dualRear", v.build().dualRear() ? "on" : "");
         for (VehicleFacts.Measure measure : VehicleFacts.Measure.values()) {
             t.put(measure.name(), v.raw(measure));
         }
@@ -141,7 +141,7 @@ public class ArriveForm {
                 new VehicleFacts.FramePoints(text("frameFront"), text("frameRear")),
                 new VehicleFacts.Build(
                         fork && problems.get("headAngle") == null ? text("headAngle") : "",
-                        kind.cabAndBed() && text("twinRear").equals("on")),
+                        kind.cabAndBed() && text("dualRear").equals("on")),
                 measures);
     }
 

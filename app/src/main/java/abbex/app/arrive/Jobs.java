@@ -79,7 +79,7 @@ public class Jobs {
     private static final String CHANGE_VEHICLE = """
             update vehicle set plate = :plate, plate_key = :key, kind = :kind, shape = :shape, name = :name,
                    arch_front = :front, arch_rear = :rear, tyre_front = :tyreFront, tyre_rear = :tyreRear,
-                   frame_front = :frameFront, frame_rear = :frameRear, head_angle = :headAngle, twin_rear = :twinRear
+                   frame_front = :frameFront, frame_rear = :frameRear, head_angle = :headAngle, twin_rear = :dualRear
              where id = :id and shop_id = :shop
             """;
 
@@ -87,7 +87,7 @@ public class Jobs {
             insert into vehicle (id, shop_id, plate, plate_key, kind, shape, name, arch_front, arch_rear, tyre_front, tyre_rear,
                                  frame_front, frame_rear, head_angle, twin_rear)
             values (:id, :shop, :plate, :key, :kind, :shape, :name, :front, :rear, :tyreFront, :tyreRear, :frameFront,
-                    :frameRear, :headAngle, :twinRear)
+                    :frameRear, :headAngle, :dualRear)
             """;
 
     private static final String CHANGE_JOB = """
@@ -222,7 +222,7 @@ public class Jobs {
                 .param("frameFront", v.points().front())
                 .param("frameRear", v.points().rear())
                 .param("headAngle", v.build().headAngle())
-                .param("twinRear", v.build().twinRear());
+                .param("dualRear", v.build().dualRear());
     }
 
     private JdbcClient.StatementSpec stay(String sql, Job job) {

@@ -42,9 +42,9 @@ public record VehicleFacts(
      * How it is built where that is not every vehicle's.
      *
      * @param headAngle a motorcycle's, as typed in degrees from the vertical; empty when not known
-     * @param twinRear two wheels on each side of the rear axle
+     * @param dualRear two wheels on each side of the rear axle
      */
-    public record Build(String headAngle, boolean twinRear) {
+    public record Build(String headAngle, boolean dualRear) {
         public static final Build USUAL = new Build("", false);
     }
 
@@ -103,7 +103,7 @@ public record VehicleFacts(
                 new FramePoints(
                         points.front.isEmpty() ? known.points.front : points.front,
                         points.rear.isEmpty() ? known.points.rear : points.rear),
-                new Build(build.headAngle.isEmpty() ? known.build.headAngle : build.headAngle, build.twinRear),
+                new Build(build.headAngle.isEmpty() ? known.build.headAngle : build.headAngle, build.dualRear),
                 all);
     }
 
@@ -116,7 +116,7 @@ public record VehicleFacts(
                 Measure.TRACK.map(this::measure),
                 Measure.TYRE.map(tyre -> measure(tyre).map(Tyre::of)),
                 SheetState.degrees(build.headAngle),
-                build.twinRear);
+                build.dualRear);
     }
 
     /** The plate as it is compared: letters and digits only. */

@@ -46,7 +46,7 @@ final class DemoJob {
     String rear = "";
     String seat = "";
     String headAngle = "";
-    boolean twinRear;
+    boolean dualRear;
     String wish = "";
     String customer = "";
     String odometer = "";

@@ -21,10 +21,10 @@ import abbex.app.rules.Rules;
 import abbex.app.rules.Typed;
 import abbex.app.store.FirstShop;
 import abbex.app.store.Ids;
-import abbex.core.clearance.Probe;
+import abbex.core.clearance.GapReading;
 import abbex.core.figure.Place;
 import abbex.core.heights.Advertised;
-import abbex.core.heights.Spot;
+import abbex.core.heights.MeasuringPoint;
 import abbex.core.heights.Stage;
 import abbex.core.units.Graduation;
 import abbex.core.units.Length;
@@ -171,7 +171,7 @@ class DemoShop implements FirstShop {
                 story.tyre,
                 story.tyre,
                 new VehicleFacts.FramePoints(story.frameFront, story.frameRear),
-                new VehicleFacts.Build(story.headAngle, story.twinRear),
+                new VehicleFacts.Build(story.headAngle, story.dualRear),
                 measures);
         Job job = new Job(
                 Ids.fresh(),
@@ -200,7 +200,7 @@ class DemoShop implements FirstShop {
                         by,
                         vehicle.id(),
                         p.corner(),
-                        new Probe(p.place(), p.clock(), p.face(), length(p.gap()), Length.ZERO),
+                        new GapReading(p.place(), p.clock(), p.face(), length(p.gap()), Length.ZERO),
                         p.gap(),
                         now,
                         arrivedOn)));
@@ -252,7 +252,7 @@ class DemoShop implements FirstShop {
             sheets.take(
                     by,
                     sheet,
-                    Spot.of(
+                    MeasuringPoint.of(
                             Places.of(spot[0]).orElseThrow(),
                             rules.of(by.shop()).way(spot[1]).orElseThrow()),
                     reading.getValue(),

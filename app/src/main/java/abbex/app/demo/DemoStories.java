@@ -247,7 +247,7 @@ final class DemoStories {
                 .nowAt("HANGR", "RR 27 1/8", "LR 27 1/16");
         job.archFront = Architecture.DOUBLE_WISHBONE;
         job.archRear = Architecture.SOLID_AXLE_LEAF;
-        job.twinRear = true;
+        job.dualRear = true;
         job.stateBefore.putAll(Map.of("PRESSURE_RRI", "62", "PRESSURE_LRI", "62"));
         job.stateAfter.putAll(Map.of("PRESSURE_RRI", "62", "PRESSURE_LRI", "55"));
         return job;

@@ -2,9 +2,9 @@ package abbex.app.drawing;
 
 import abbex.core.heights.Height;
 import abbex.core.heights.HeightSheet;
+import abbex.core.heights.MeasuringPoint;
 import abbex.core.heights.Method;
 import abbex.core.heights.PointMethod;
-import abbex.core.heights.Spot;
 import abbex.core.units.Length;
 import abbex.core.vehicle.Corner;
 import java.util.ArrayList;
@@ -49,7 +49,7 @@ public final class ArchDrawing {
     }
 
     /** The corner with the arrow of a way to measure. */
-    public static Elevation of(Spot spot, Wheel wheel, @Nullable HeightSheet before, HeightSheet sheet) {
+    public static Elevation of(MeasuringPoint spot, Wheel wheel, @Nullable HeightSheet before, HeightSheet sheet) {
         Corner corner = (Corner) spot.place();
         Double lipBefore = before == null ? null : lip(before, corner, wheel);
         Double lipNow = lip(sheet, corner, wheel);
@@ -83,7 +83,7 @@ public final class ArchDrawing {
     }
 
     /** A point that belongs to no corner: the floor, the point, the tape. */
-    public static Elevation alone(Spot spot, HeightSheet sheet, @Nullable HeightSheet before) {
+    public static Elevation alone(MeasuringPoint spot, HeightSheet sheet, @Nullable HeightSheet before) {
         double value = height(sheet, before, spot).orElse(200.0);
         double width = Math.max(900, (value + 120) * 900 / 830);
         return new Elevation(
@@ -174,7 +174,7 @@ public final class ArchDrawing {
                 + " " + r + " 0 1 0 " + -2 * r + " 0";
     }
 
-    private static Optional<Double> height(HeightSheet sheet, @Nullable HeightSheet before, Spot spot) {
+    private static Optional<Double> height(HeightSheet sheet, @Nullable HeightSheet before, MeasuringPoint spot) {
         return sheet.at(spot)
                 .or(() -> before == null ? Optional.empty() : before.at(spot))
                 .map(h -> h.value().mm());

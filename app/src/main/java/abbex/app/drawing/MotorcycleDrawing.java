@@ -5,8 +5,8 @@ import static abbex.app.drawing.Elevation.up;
 
 import abbex.core.figure.Place;
 import abbex.core.heights.HeightSheet;
+import abbex.core.heights.MeasuringPoint;
 import abbex.core.heights.PointMethod;
-import abbex.core.heights.Spot;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.Seat;
 import abbex.core.vehicle.Vehicle;
@@ -44,12 +44,12 @@ public final class MotorcycleDrawing {
     /** The heights of the marked points over the floor. */
     private record Body(double front, double seat, double rear, double tube) {}
 
-    public static Elevation of(Spot spot, Vehicle vehicle, @Nullable HeightSheet before, HeightSheet sheet) {
+    public static Elevation of(MeasuringPoint spot, Vehicle vehicle, @Nullable HeightSheet before, HeightSheet sheet) {
         MotorcycleDrawing drawing = new MotorcycleDrawing(vehicle);
         return drawing.draw(spot, before, sheet);
     }
 
-    private Elevation draw(Spot spot, @Nullable HeightSheet before, HeightSheet sheet) {
+    private Elevation draw(MeasuringPoint spot, @Nullable HeightSheet before, HeightSheet sheet) {
         Body was = before == null ? null : body(before, null);
         Body is = body(sheet, was);
         if (spot.way().equals(PointMethod.FT)) {
@@ -94,7 +94,7 @@ public final class MotorcycleDrawing {
         return place == End.REAR ? rear : front;
     }
 
-    private double from(Spot spot) {
+    private double from(MeasuringPoint spot) {
         double tyre = tyre(spot.place());
         if (spot.way().equals(PointMethod.FR)) {
             return hub(tyre) + rim(tyre);
@@ -103,7 +103,7 @@ public final class MotorcycleDrawing {
     }
 
     /** Where the arrow ends before anything is read. */
-    private double target(Spot spot, Body body) {
+    private double target(MeasuringPoint spot, Body body) {
         if (spot.way().equals(PointMethod.FR)) {
             return hub(tyre(spot.place())) + tyre(spot.place()) + 45;
         }
@@ -124,10 +124,10 @@ public final class MotorcycleDrawing {
     }
 
     private static Optional<Double> height(HeightSheet sheet, Place place, PointMethod way) {
-        return reading(sheet, null, Spot.of(place, way));
+        return reading(sheet, null, MeasuringPoint.of(place, way));
     }
 
-    private static Optional<Double> reading(HeightSheet sheet, @Nullable HeightSheet before, Spot spot) {
+    private static Optional<Double> reading(HeightSheet sheet, @Nullable HeightSheet before, MeasuringPoint spot) {
         return sheet.at(spot)
                 .or(() -> before == null ? Optional.empty() : before.at(spot))
                 .map(h -> h.value().mm());

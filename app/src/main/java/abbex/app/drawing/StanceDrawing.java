@@ -5,7 +5,7 @@ import static abbex.app.drawing.Elevation.up;
 
 import abbex.core.ground.Crossing;
 import abbex.core.ground.Profile;
-import abbex.core.ground.Underline;
+import abbex.core.ground.Underbody;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -47,7 +47,7 @@ public record StanceDrawing(
     public record Lips(String style, double front, double rear) {}
 
     /** Vehicles on level ground, one outline over the other. */
-    public static StanceDrawing level(Outline shape, Underline under, List<Lips> lips) {
+    public static StanceDrawing level(Outline shape, Underbody under, List<Lips> lips) {
         Profile level = new Profile(List.of(new Profile.Point(-100_000, 0), new Profile.Point(100_000, 0)));
         return of(shape, under, level, 0, lips, Double.NaN);
     }
@@ -59,7 +59,7 @@ public record StanceDrawing(
      * @param station of the place that comes nearest, along the vehicle
      */
     public static StanceDrawing of(
-            Outline shape, Underline under, Profile ground, double along, List<Lips> lips, double station) {
+            Outline shape, Underbody under, Profile ground, double along, List<Lips> lips, double station) {
         Crossing.Pose pose = Crossing.pose(under, ground, along);
         double scale = under.wheelbase() / shape.wheelbase();
         double left = -along - shape.ahead() * scale - AROUND;
@@ -70,7 +70,7 @@ public record StanceDrawing(
         lips.forEach(l -> bodies.add(body(shape, l, under, pose)));
         List<Spot> points = new ArrayList<>();
         StringBuilder line = new StringBuilder();
-        for (Underline.Point p : under.points()) {
+        for (Underbody.Point p : under.points()) {
             double[] at = pose.put(p.station(), p.height(), under.frontRadius());
             points.add(new Spot(plain(-at[0]), up(at[1])));
             line.append(line.isEmpty() ? "M" : "L")
@@ -96,7 +96,7 @@ public record StanceDrawing(
     }
 
     /** The outline scaled to the wheelbase, its arches put where the lips are, and turned with the vehicle. */
-    private static Body body(Outline shape, Lips lips, Underline under, Crossing.Pose pose) {
+    private static Body body(Outline shape, Lips lips, Underbody under, Crossing.Pose pose) {
         double scale = under.wheelbase() / shape.wheelbase();
         double rake = Math.toDegrees(Math.atan2(lips.front() - lips.rear(), under.wheelbase()));
         double down = shape.arch() * scale - lips.front();
@@ -131,11 +131,11 @@ public record StanceDrawing(
                 .toString();
     }
 
-    private static String air(Underline under, Profile ground, Crossing.Pose pose, double station) {
+    private static String air(Underbody under, Profile ground, Crossing.Pose pose, double station) {
         double height = 0;
         for (int i = 0; i < under.points().size(); i++) {
-            Underline.Point a = under.points().get(i);
-            Underline.Point b = under.points().get(Math.max(0, i - 1));
+            Underbody.Point a = under.points().get(i);
+            Underbody.Point b = under.points().get(Math.max(0, i - 1));
             if (station >= a.station() - 1 && (i == 0 || station <= b.station())) {
                 double run = b.station() - a.station();
                 height = a.height() + (run == 0 ? 0 : (station - a.station()) / run * (b.height() - a.height()));

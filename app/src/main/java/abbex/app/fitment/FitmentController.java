@@ -148,7 +148,7 @@ class FitmentController {
         ModelAndView page = new ModelAndView("fitment");
         page.addObject("head", heads.head(me.shop(), job.id(), "fitment", reader));
         page.addObject(
-                "view", FitmentPage.of(all, planned, job.vehicle().build().twinRear(), reader, words));
+                "view", FitmentPage.of(all, planned, job.vehicle().build().dualRear(), reader, words));
         page.addObject("sets", all);
         page.addObject("shown", planned.map(WheelSet::id).orElse(null));
         page.addObject("edited", edited);

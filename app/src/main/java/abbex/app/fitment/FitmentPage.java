@@ -48,7 +48,7 @@ public record FitmentPage(String compared, List<EndView> ends, List<Words.Said> 
 
     /** Compares what stands on the vehicle with a planned set; either may be missing. */
     static FitmentPage of(
-            List<WheelSet> sets, Optional<WheelSet> planned, boolean twinRear, Reader reader, Words words) {
+            List<WheelSet> sets, Optional<WheelSet> planned, boolean dualRear, Reader reader, Words words) {
         Optional<WheelSet> now =
                 WheelSets.first(sets, WheelSet.Use.NOW).or(() -> WheelSets.first(sets, WheelSet.Use.NEW));
         Optional<WheelSet> fromNew = WheelSets.first(sets, WheelSet.Use.NEW);
@@ -59,7 +59,7 @@ public record FitmentPage(String compared, List<EndView> ends, List<Words.Said> 
             Optional<Fitment> was = now.flatMap(s -> s.fitment(end));
             Optional<Fitment> is = planned.flatMap(s -> s.fitment(end));
             Optional<WheelChange> change = was.flatMap(a -> is.map(b ->
-                    WheelChange.between(end, a, b, fromNew.flatMap(s -> s.tyre(end)), twinRear && end == End.REAR)));
+                    WheelChange.between(end, a, b, fromNew.flatMap(s -> s.tyre(end)), dualRear && end == End.REAR)));
             change.ifPresent(c -> findings.addAll(c.findings()));
             planned.or(() -> now).ifPresent(s -> findings.addAll(s.hub(end).check(end, s.spaced(end))));
             if (was.isPresent() || is.isPresent()) {

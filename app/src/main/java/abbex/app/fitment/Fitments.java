@@ -28,7 +28,7 @@ public class Fitments {
         return FitmentPage.of(
                 all,
                 WheelSets.first(all, WheelSet.Use.PLANNED),
-                job.vehicle().build().twinRear(),
+                job.vehicle().build().dualRear(),
                 reader,
                 words);
     }

@@ -2,7 +2,7 @@ package abbex.app.ground;
 
 import abbex.app.measure.Standing;
 import abbex.core.ground.Lamps;
-import abbex.core.ground.Underline;
+import abbex.core.ground.Underbody;
 import abbex.core.units.Length;
 import abbex.core.vehicle.End;
 import java.util.Optional;
@@ -33,7 +33,7 @@ record LowPoint(
     double height(Standing standing, double wheelbase) {
         double f = standing.planned(End.FRONT) - standing.at(sheet, End.FRONT);
         double r = standing.planned(End.REAR) - standing.at(sheet, End.REAR);
-        return height.mm() - Underline.down(along.mm(), f, r, wheelbase);
+        return height.mm() - Underbody.down(along.mm(), f, r, wheelbase);
     }
 
     /** What it is. */

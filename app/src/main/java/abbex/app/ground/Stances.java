@@ -20,7 +20,7 @@ import abbex.core.figure.Finding;
 import abbex.core.ground.Crossing;
 import abbex.core.ground.Lamps;
 import abbex.core.ground.Profile;
-import abbex.core.ground.Underline;
+import abbex.core.ground.Underbody;
 import abbex.core.heights.Height;
 import abbex.core.heights.HeightSheet;
 import abbex.core.heights.Method;
@@ -61,7 +61,7 @@ public class Stances {
     }
 
     /** A vehicle as it is to stand, with what was measured under it. */
-    private record Stance(Underline planned, Underline lifted, List<LowPoint> points, Standing heights) {}
+    private record Stance(Underbody planned, Underbody lifted, List<LowPoint> points, Standing heights) {}
 
     /** Loaded radius of an end in mm: by its hub heights, else by its tyre; empty when neither is known. */
     private OptionalDouble radius(Job job, JobSheets all, End end) {
@@ -75,7 +75,7 @@ public class Stances {
                 .or(() -> job.vehicle()
                         .measure(end == End.FRONT ? Measure.TYRE_FRONT : Measure.TYRE_REAR)
                         .map(Length::mm));
-        return Underline.loadedRadius(hubs, free.map(OptionalDouble::of).orElse(OptionalDouble.empty()));
+        return Underbody.loadedRadius(hubs, free.map(OptionalDouble::of).orElse(OptionalDouble.empty()));
     }
 
     private static Optional<Double> difference(HeightSheet sheet, Corner corner) {
@@ -102,13 +102,13 @@ public class Stances {
         List<LowPoint> low = points.of(job.shop(), job.vehicle().id());
         Standing heights = proofs.standing(job);
         double base = wheelbase.get().mm();
-        Underline planned = new Underline(
+        Underbody planned = new Underbody(
                 base,
                 front.getAsDouble(),
                 rear.getAsDouble(),
                 low.stream()
                         .filter(p -> p.kind() == LowPoint.Kind.UNDERSIDE)
-                        .map(p -> new Underline.Point(name(p), p.along().mm(), p.height(heights, base)))
+                        .map(p -> new Underbody.Point(name(p), p.along().mm(), p.height(heights, base)))
                         .toList());
         double lift = low.stream()
                 .filter(p -> p.kind() == LowPoint.Kind.NOSE_LIFT)
@@ -171,13 +171,13 @@ public class Stances {
     }
 
     /** A vehicle without a point still goes somewhere. */
-    private static Underline whole(Underline under) {
+    private static Underbody whole(Underbody under) {
         return under.points().isEmpty()
-                ? new Underline(
+                ? new Underbody(
                         under.wheelbase(),
                         under.frontRadius(),
                         under.rearRadius(),
-                        List.of(new Underline.Point("", under.frontRadius(), under.frontRadius())))
+                        List.of(new Underbody.Point("", under.frontRadius(), under.frontRadius())))
                 : under;
     }
 
@@ -201,7 +201,7 @@ public class Stances {
     }
 
     private GroundPage.Chosen chosen(
-            String key, Named ground, Underline under, double[] range, double along, Reader reader) {
+            String key, Named ground, Underbody under, double[] range, double along, Reader reader) {
         String here = under.points().isEmpty() ? "" : here(Crossing.at(under, ground.profile(), along), reader);
         return new GroundPage.Chosen(
                 key, ground.name(), Math.round(range[0]), Math.round(range[1]), Math.round(along), here);
@@ -227,7 +227,7 @@ public class Stances {
         line(lines, "ground.breakover", standing.lifted().breakover(), reader);
         line(lines, "ground.departure", standing.lifted().departure(), reader);
         standing.lifted().points().stream()
-                .min(java.util.Comparator.comparingDouble(Underline.Point::height))
+                .min(java.util.Comparator.comparingDouble(Underbody.Point::height))
                 .ifPresent(p -> lines.add(new GroundPage.Line(
                         words.say("ground.lowest") + " (" + p.name() + ")", length(p.height(), reader), List.of())));
         return lines;

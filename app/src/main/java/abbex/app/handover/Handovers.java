@@ -9,8 +9,8 @@ import abbex.app.measure.SheetData;
 import abbex.app.people.Person;
 import abbex.app.store.Ids;
 import abbex.app.store.Times;
+import abbex.core.heights.MeasuringPoint;
 import abbex.core.heights.PointMethod;
-import abbex.core.heights.Spot;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -126,7 +126,7 @@ public class Handovers {
     }
 
     /** A height by the code of what is measured there, or by the name that the shop gave it. */
-    private static Fact reading(String seq, Spot spot, List<String> says) {
+    private static Fact reading(String seq, MeasuringPoint spot, List<String> says) {
         boolean own = spot.way() instanceof PointMethod point && point.named();
         return own
                 ? new Fact(

@@ -13,15 +13,15 @@ import abbex.app.page.Words;
 import abbex.app.prove.Proofs;
 import abbex.core.figure.Figure;
 import abbex.core.figure.Place;
+import abbex.core.heights.Assessment;
 import abbex.core.heights.BeforeAfter;
 import abbex.core.heights.CornerDrop;
 import abbex.core.heights.DropSheet;
 import abbex.core.heights.Height;
 import abbex.core.heights.HeightSheet;
-import abbex.core.heights.Judgement;
+import abbex.core.heights.MeasuringPoint;
 import abbex.core.heights.Method;
 import abbex.core.heights.PointMethod;
-import abbex.core.heights.Spot;
 import abbex.core.units.Angle;
 import abbex.core.units.Estimate;
 import abbex.core.vehicle.Corner;
@@ -92,7 +92,7 @@ public record SheetView(
     /** A figure before and now. */
     public record Pair(String name, String before, String now, String change, List<String> how) {}
 
-    static SheetView of(Job job, JobSheets sheets, Judgement judged, Parts parts, Reader reader, Words words) {
+    static SheetView of(Job job, JobSheets sheets, Assessment judged, Parts parts, Reader reader, Words words) {
         DropSheet drops = judged.drops();
         HeightSheet before = sheets.before().map(SheetData::heights).orElseGet(HeightSheet::empty);
         HeightSheet now = sheets.now().map(SheetData::heights).orElseGet(HeightSheet::empty);
@@ -132,7 +132,7 @@ public record SheetView(
 
     /** Forms the texts of one sheet for one reader. */
     private record Maker(
-            Reader reader, Words words, Judgement judged, DropSheet drops, VehicleFacts.FramePoints points) {
+            Reader reader, Words words, Assessment judged, DropSheet drops, VehicleFacts.FramePoints points) {
         /** As the box says it, not as it comes out in the reader's unit. */
         String promised(Job job) {
             return job.promises().entrySet().stream()
@@ -154,7 +154,7 @@ public record SheetView(
             for (End end : End.values()) {
                 drops.ends().get(end).drop().ifPresent(f -> heads.add(big(Words.capital(words.say("end." + end)), f)));
             }
-            Optional.ofNullable(drops.points().get(Spot.of(Seat.SEAT, PointMethod.SEAT)))
+            Optional.ofNullable(drops.points().get(MeasuringPoint.of(Seat.SEAT, PointMethod.SEAT)))
                     .ifPresent(
                             f -> heads.add(1 > heads.size() ? 0 : 1, big(Words.capital(words.say("wheel.seat")), f)));
             Optional<Figure<Angle>> angle =
@@ -228,7 +228,7 @@ public record SheetView(
                     way.code(),
                     places.stream()
                             .map(place -> {
-                                Spot spot = Spot.of(place, way);
+                                MeasuringPoint spot = MeasuringPoint.of(place, way);
                                 Figure<Estimate> drop = drops.points().get(spot);
                                 return cell(
                                         before.at(spot),

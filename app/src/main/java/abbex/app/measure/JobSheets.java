@@ -3,7 +3,7 @@ package abbex.app.measure;
 import abbex.app.arrive.Job;
 import abbex.app.arrive.VehicleFacts;
 import abbex.app.rules.ShopRules;
-import abbex.core.heights.Judgement;
+import abbex.core.heights.Assessment;
 import abbex.core.heights.Round;
 import java.util.List;
 import java.util.Optional;
@@ -45,24 +45,24 @@ public record JobSheets(List<SheetData> sheets, ShopRules rules) {
     }
 
     /** The first sheet and the newest. */
-    Judgement.Pair whole() {
-        return new Judgement.Pair(0, Math.max(0, sheets.size() - 1));
+    Assessment.Pair whole() {
+        return new Assessment.Pair(0, Math.max(0, sheets.size() - 1));
     }
 
     /** The first sheet against the newest, and all of them as one truth. */
-    public Judgement judge(Job job) {
+    public Assessment judge(Job job) {
         return judge(job, whole());
     }
 
     /** The same with two other sheets, the earlier one being the base. */
-    Judgement judge(Job job, SheetData one, SheetData other) {
+    Assessment judge(Job job, SheetData one, SheetData other) {
         int a = sheets.indexOf(one);
         int b = sheets.indexOf(other);
-        return judge(job, new Judgement.Pair(Math.min(a, b), Math.max(a, b)));
+        return judge(job, new Assessment.Pair(Math.min(a, b), Math.max(a, b)));
     }
 
-    private Judgement judge(Job job, Judgement.Pair compared) {
-        return Judgement.of(
+    private Assessment judge(Job job, Assessment.Pair compared) {
+        return Assessment.of(
                 job.vehicle().vehicle(),
                 sheets.stream().map(SheetData::heights).toList(),
                 compared,

@@ -8,8 +8,8 @@ import abbex.app.page.Numerals;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.app.people.Person;
+import abbex.core.heights.MeasuringPoint;
 import abbex.core.heights.Round;
-import abbex.core.heights.Spot;
 import abbex.core.heights.Stage;
 import java.time.Clock;
 import java.time.Duration;
@@ -116,7 +116,7 @@ public class MeasureController {
             @RequestParam(defaultValue = "0") long ago,
             @RequestHeader(name = "HX-Request", required = false) String htmx) {
         MeasurePages.Opened opened = pages.open(me, id, sheetId, against);
-        Spot where = opened.spot(corner, method);
+        MeasuringPoint where = opened.spot(corner, method);
         Round in = opened.around(where, round);
         SheetRow sheet = opened.sheet().row();
         if (by != null && !by.equals(me.id())) {
@@ -158,7 +158,7 @@ public class MeasureController {
             @RequestParam(required = false) @Nullable String round,
             @RequestHeader(name = "HX-Request", required = false) String htmx) {
         MeasurePages.Opened opened = pages.open(me, id, sheetId, against);
-        Spot where = opened.spot(corner, method);
+        MeasuringPoint where = opened.spot(corner, method);
         Round in = opened.around(where, round);
         boolean undone = sheets.undo(me, opened.sheet().row(), where, clock.instant());
         Walk.Refusal refusal = undone ? null : new Walk.Refusal(where, "", words.say("problem.nothing.to.undo"), "");
@@ -169,7 +169,7 @@ public class MeasureController {
     private ModelAndView answer(
             Person me,
             MeasurePages.Opened before,
-            Spot spot,
+            MeasuringPoint spot,
             Round round,
             Walk.@Nullable Refusal refusal,
             @Nullable String htmx) {

@@ -9,12 +9,12 @@ import abbex.app.page.Words;
 import abbex.app.people.Person;
 import abbex.core.figure.Finding;
 import abbex.core.heights.Adjustment;
+import abbex.core.heights.Assessment;
 import abbex.core.heights.HeightFinding;
 import abbex.core.heights.HeightSheet;
-import abbex.core.heights.Judgement;
+import abbex.core.heights.MeasuringPoint;
 import abbex.core.heights.PointMethod;
 import abbex.core.heights.Round;
-import abbex.core.heights.Spot;
 import abbex.core.heights.Stage;
 import java.util.Comparator;
 import java.util.List;
@@ -68,7 +68,7 @@ class MeasurePages {
      * @param base the sheet that it is compared with; the sheet itself when there is none
      * @param asked true when somebody chose the base
      */
-    record Opened(Job job, JobSheets all, SheetData sheet, SheetData base, boolean asked, Judgement judged) {
+    record Opened(Job job, JobSheets all, SheetData sheet, SheetData base, boolean asked, Assessment judged) {
         boolean doubts() {
             return !judged.suspects().isEmpty();
         }
@@ -98,7 +98,7 @@ class MeasurePages {
         }
 
         /** Where a reading belongs; nothing that this vehicle does not have. */
-        Spot spot(String place, String way) {
+        MeasuringPoint spot(String place, String way) {
             VehicleFacts vehicle = job.vehicle();
             List<PointMethod> every = all.rules().everyPoint(vehicle.kind(), vehicle.id());
             return Round.all(vehicle.kind(), every, all.rules().walk()).stream()
@@ -110,7 +110,7 @@ class MeasurePages {
         }
 
         /** The round that was asked for, else one that the spot belongs to. */
-        Round around(Spot spot, @Nullable String asked) {
+        Round around(MeasuringPoint spot, @Nullable String asked) {
             return Optional.ofNullable(asked)
                     .flatMap(this::round)
                     .or(() -> rounds().stream()
@@ -138,7 +138,7 @@ class MeasurePages {
         SheetData base = against == null ? first : all.find(against).orElseThrow(NotHere::new);
         boolean asked = base != sheet && base != first;
         // The first sheet by itself still hears what the newest one says of it.
-        Judgement judged = base == sheet ? all.judge(job) : all.judge(job, base, sheet);
+        Assessment judged = base == sheet ? all.judge(job) : all.judge(job, base, sheet);
         return new Opened(job, all, sheet, base == sheet ? first : base, asked, judged);
     }
 
@@ -161,7 +161,7 @@ class MeasurePages {
         page.addObject("tape", TapeFace.of(o.sheet().row()));
         page.addObject("sheets", o.all().sheets());
         // The tag speaks of the newest sheet against the first, whatever is compared below.
-        Judgement whole = o.judged().compared().equals(o.all().whole())
+        Assessment whole = o.judged().compared().equals(o.all().whole())
                 ? o.judged()
                 : o.all().judge(o.job());
         Progress progress = sheets.progress(o.job(), o.all(), whole, reader);
@@ -190,7 +190,7 @@ class MeasurePages {
         if (!o.compared() || o.sheet().current().isEmpty()) {
             return null;
         }
-        Judgement.Pair pair = o.judged().compared();
+        Assessment.Pair pair = o.judged().compared();
         List<Object> differing =
                 findings.stream().flatMap(f -> differing(f, reader).stream()).toList();
         return new Compared(
@@ -210,7 +210,7 @@ class MeasurePages {
     /** How well all readings of the job go together, when some of them are to spare. */
     private String fit(Opened o, Reader reader) {
         Adjustment all = o.judged().adjustment();
-        return all.spare() < 1
+        return all.redundancy() < 1
                 ? ""
                 : words.say(
                         "fit",
@@ -220,7 +220,7 @@ class MeasurePages {
                         "chi",
                         String.format(Locale.ROOT, "%.1f", all.chiSquare()),
                         "redundancy",
-                        String.format(Locale.ROOT, "%.1f", all.spare()),
+                        String.format(Locale.ROOT, "%.1f", all.redundancy()),
                         "share",
                         oneIn(all.probability()));
     }

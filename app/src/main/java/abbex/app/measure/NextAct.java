@@ -7,9 +7,9 @@ import abbex.app.page.Words;
 import abbex.core.figure.Finding;
 import abbex.core.figure.Severity;
 import abbex.core.heights.Asked;
+import abbex.core.heights.Assessment;
 import abbex.core.heights.DropSheet;
 import abbex.core.heights.HeightSheet;
-import abbex.core.heights.Judgement;
 import abbex.core.heights.Round;
 import abbex.core.vehicle.End;
 import java.util.Comparator;
@@ -27,7 +27,7 @@ class NextAct {
         this.words = words;
     }
 
-    Progress of(Job job, JobSheets sheets, Judgement judged, Reader reader) {
+    Progress of(Job job, JobSheets sheets, Assessment judged, Reader reader) {
         DropSheet drop = judged.drops();
         HeightSheet before = sheets.before().map(SheetData::heights).orElseGet(HeightSheet::empty);
         Optional<HeightSheet> now = sheets.now().map(SheetData::heights);
@@ -65,7 +65,7 @@ class NextAct {
      * A doubt is settled before anything else while the tape is still at hand: by the height that tells which of several it is,
      * else by the suspicious reading of the newest sheet.
      */
-    private Optional<String> again(JobSheets sheets, Judgement judged, Reader reader) {
+    private Optional<String> again(JobSheets sheets, Assessment judged, Reader reader) {
         int newest = sheets.sheets().size() - 1;
         if (judged.settling().isPresent()) {
             Asked asked = judged.settling().get();

@@ -6,7 +6,7 @@ import abbex.app.people.Person;
 import abbex.app.rules.ShopRules;
 import abbex.app.store.Ids;
 import abbex.app.store.Times;
-import abbex.core.heights.Spot;
+import abbex.core.heights.MeasuringPoint;
 import abbex.core.units.Graduation;
 import abbex.core.units.Length;
 import abbex.core.units.LengthUnit;
@@ -86,7 +86,7 @@ class ReadingLog {
     }
 
     /** All that a person ever wrote at a spot, in order. */
-    List<ReadingRow> mine(Person by, SheetRow sheet, Spot spot, ShopRules rules) {
+    List<ReadingRow> mine(Person by, SheetRow sheet, MeasuringPoint spot, ShopRules rules) {
         return jdbc.sql(OF_SPOT)
                 .param("shop", by.shop().toString())
                 .param("sheet", sheet.id().toString())
@@ -100,7 +100,7 @@ class ReadingLog {
     void append(
             Person by,
             SheetRow sheet,
-            Spot spot,
+            MeasuringPoint spot,
             UUID client,
             Act act,
             @Nullable String raw,
@@ -136,7 +136,7 @@ class ReadingLog {
                 Ids.id(row, "sheet_id"),
                 Ids.id(row, "person_id"),
                 row.getString("initials"),
-                Spot.of(
+                MeasuringPoint.of(
                         Places.of(row.getString("corner")).orElseThrow(),
                         rules.way(row.getString("method")).orElseThrow()),
                 Act.valueOf(row.getString("act")),

@@ -1,7 +1,7 @@
 package abbex.app.measure;
 
+import abbex.core.heights.MeasuringPoint;
 import abbex.core.heights.Reading;
-import abbex.core.heights.Spot;
 import abbex.core.units.Graduation;
 import abbex.core.units.Length;
 import abbex.core.units.LengthUnit;
@@ -26,7 +26,7 @@ record ReadingRow(
         UUID sheet,
         UUID person,
         String initials,
-        Spot spot,
+        MeasuringPoint spot,
         Act act,
         @Nullable String raw,
         LengthUnit unit,

@@ -3,9 +3,9 @@ package abbex.app.measure;
 import abbex.app.people.People;
 import abbex.app.rules.RepeatedReadings;
 import abbex.app.store.Times;
+import abbex.core.heights.MeasuringPoint;
 import abbex.core.heights.Method;
 import abbex.core.heights.Reading;
-import abbex.core.heights.Spot;
 import abbex.core.units.Graduation;
 import abbex.core.units.Length;
 import abbex.core.units.TapeReading;
@@ -59,8 +59,8 @@ class RepeatLog implements RepeatedReadings {
                     if (Stream.of(Method.values()).noneMatch(m -> m.name().equals(method))) {
                         return;
                     }
-                    Spot spot =
-                            Spot.of(Corner.valueOf(row.getString("corner")), Method.valueOf(row.getString("method")));
+                    MeasuringPoint spot = MeasuringPoint.of(
+                            Corner.valueOf(row.getString("corner")), Method.valueOf(row.getString("method")));
                     TapeReading tape = TapeText.stored(
                             row.getString("raw"),
                             People.unit(row.getString("bare_unit")),

@@ -6,8 +6,8 @@ import abbex.core.figure.Place;
 import abbex.core.heights.Basis;
 import abbex.core.heights.Floor;
 import abbex.core.heights.HeightSheet;
+import abbex.core.heights.MeasuringPoint;
 import abbex.core.heights.SheetState;
-import abbex.core.heights.Spot;
 import abbex.core.heights.Stage;
 import abbex.core.heights.SubstituteBaseline;
 import abbex.core.units.Pressure;
@@ -139,7 +139,7 @@ public final class SheetData {
         return text.toLowerCase(Locale.ROOT).startsWith(title) ? text : title + " " + text;
     }
 
-    List<ReadingRow> at(Spot spot) {
+    List<ReadingRow> at(MeasuringPoint spot) {
         return current.stream().filter(r -> r.spot().equals(spot)).toList();
     }
 }

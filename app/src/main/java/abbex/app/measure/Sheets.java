@@ -12,10 +12,10 @@ import abbex.app.rules.ShopRules;
 import abbex.app.store.Ids;
 import abbex.app.store.Reads;
 import abbex.app.store.Times;
-import abbex.core.heights.Judgement;
+import abbex.core.heights.Assessment;
 import abbex.core.heights.Limits;
+import abbex.core.heights.MeasuringPoint;
 import abbex.core.heights.SheetState;
-import abbex.core.heights.Spot;
 import abbex.core.heights.Stage;
 import abbex.core.units.Graduation;
 import abbex.core.units.TapeParse;
@@ -165,7 +165,7 @@ public class Sheets {
         return progress(job, sheets, sheets.judge(job), reader);
     }
 
-    Progress progress(Job job, JobSheets sheets, Judgement judged, Reader reader) {
+    Progress progress(Job job, JobSheets sheets, Assessment judged, Reader reader) {
         return nextAct.of(job, sheets, judged, reader);
     }
 
@@ -212,7 +212,7 @@ public class Sheets {
      * sent twice under one client id counts once.
      */
     @Transactional
-    public Outcome take(Person by, SheetRow sheet, Spot spot, String raw, UUID client, Instant at) {
+    public Outcome take(Person by, SheetRow sheet, MeasuringPoint spot, String raw, UUID client, Instant at) {
         lock(by.shop(), sheet.id());
         Optional<ReadingRow> sent = log.sent(by.shop(), client, rules.of(by.shop()));
         if (sent.isPresent()) {
@@ -247,7 +247,7 @@ public class Sheets {
 
     /** Takes back this person's last act at the spot by appending; false when there is nothing to take back. */
     @Transactional
-    public boolean undo(Person by, SheetRow sheet, Spot spot, Instant at) {
+    public boolean undo(Person by, SheetRow sheet, MeasuringPoint spot, Instant at) {
         lock(by.shop(), sheet.id());
         List<ReadingRow> mine = log.mine(by, sheet, spot, rules.of(by.shop()));
         ReadingRow last = last(mine);

@@ -12,11 +12,11 @@ import abbex.app.store.Ids;
 import abbex.core.figure.Figure;
 import abbex.core.figure.Place;
 import abbex.core.heights.HeightSheet;
+import abbex.core.heights.MeasuringPoint;
 import abbex.core.heights.Method;
+import abbex.core.heights.Outlier;
 import abbex.core.heights.PointMethod;
 import abbex.core.heights.Round;
-import abbex.core.heights.Spot;
-import abbex.core.heights.Suspect;
 import abbex.core.units.Estimate;
 import abbex.core.units.Length;
 import abbex.core.vehicle.Corner;
@@ -93,7 +93,7 @@ public record Walk(
      * @param suspect what all other readings say, made safe, when this one does not go with them
      */
     public record Arch(
-            Spot spot,
+            MeasuringPoint spot,
             String key,
             String head,
             String name,
@@ -129,7 +129,7 @@ public record Walk(
     }
 
     /** A text that was not taken, to be shown again with its reason. */
-    record Refusal(Spot spot, String text, String problem, String offer) {}
+    record Refusal(MeasuringPoint spot, String text, String problem, String offer) {}
 
     static Walk of(MeasurePages.Opened o, Round round, UUID me, Reader reader, Words words, @Nullable Refusal refusal) {
         Maker make = new Maker(o, round, me, reader, words, refusal);
@@ -163,7 +163,7 @@ public record Walk(
         }
 
         Chip chip(Round one) {
-            Spot first = one.spots().get(0);
+            MeasuringPoint first = one.spots().get(0);
             String name;
             String how;
             if (one.atPlace()) {
@@ -206,7 +206,7 @@ public record Walk(
             return place instanceof Corner corner ? corner.name() : Words.capital(words.word(place, reader));
         }
 
-        Arch arch(Spot spot) {
+        Arch arch(MeasuringPoint spot) {
             List<ReadingRow> rows = o.sheet().at(spot);
             Optional<ReadingRow> mine =
                     rows.stream().filter(r -> r.person().equals(me)).findFirst();
@@ -257,15 +257,16 @@ public record Walk(
         }
 
         /** Beside the short name: the place's own where all is one method round the corners, else what is measured. */
-        private String name(Spot spot) {
-            boolean oneWay = round.spots().stream().map(Spot::way).distinct().count() == 1;
+        private String name(MeasuringPoint spot) {
+            boolean oneWay =
+                    round.spots().stream().map(MeasuringPoint::way).distinct().count() == 1;
             return oneWay && spot.place() instanceof Corner
                     ? point(spot)
                     : Words.capital(words.word(spot.way(), reader));
         }
 
         /** The place, and at the frame the point that is measured where somebody named it. */
-        private String point(Spot spot) {
+        private String point(MeasuringPoint spot) {
             String name = Words.capital(words.word(spot.place(), reader));
             String point = spot.way() == Method.FG
                     ? o.job().vehicle().points().of(spot.corner().end())
@@ -273,7 +274,7 @@ public record Walk(
             return point.isEmpty() ? name : name + ", " + point;
         }
 
-        private String how(Spot spot, Figure<Estimate> drop) {
+        private String how(MeasuringPoint spot, Figure<Estimate> drop) {
             Stream<String> adjusted = spot.atCorner()
                     ? o
                             .judged()
@@ -286,13 +287,13 @@ public record Walk(
         }
 
         /** Near what will be read: what stands here or stood before, else across, else any, else what is usual. */
-        private long start(Spot spot, Optional<ReadingRow> there) {
+        private long start(MeasuringPoint spot, Optional<ReadingRow> there) {
             VehicleKind kind = o.job().vehicle().kind();
             Length usual = spot.way() instanceof PointMethod way && way.named()
                     ? SOMEWHERE
                     : spot.way().usualFrom(kind).plus(spot.way().usualTo(kind)).dividedBy(2);
             return there.or(() -> spot.place() instanceof Corner corner
-                            ? o.sheet().at(Spot.of((Place) corner.across(), spot.way())).stream()
+                            ? o.sheet().at(MeasuringPoint.of((Place) corner.across(), spot.way())).stream()
                                     .findFirst()
                             : Optional.empty())
                     .or(() -> o.sheet().current().stream()
@@ -303,9 +304,9 @@ public record Walk(
                     .nm();
         }
 
-        private String suspect(Spot spot) {
+        private String suspect(MeasuringPoint spot) {
             int number = o.all().sheets().indexOf(o.sheet());
-            List<Suspect> suspects = o.judged().suspects();
+            List<Outlier> suspects = o.judged().suspects();
             return suspects.stream()
                     .filter(s -> s.sheet() == number && s.spot().equals(spot))
                     .findFirst()
@@ -316,7 +317,7 @@ public record Walk(
                     .orElse("");
         }
 
-        private Elevation drawing(Spot spot) {
+        private Elevation drawing(MeasuringPoint spot) {
             VehicleFacts vehicle = o.job().vehicle();
             if (vehicle.kind().singleTrack()) {
                 return MotorcycleDrawing.of(spot, vehicle.vehicle(), before(), here());

@@ -3,10 +3,10 @@ package abbex.app.page;
 import abbex.core.heights.Advertised;
 import abbex.core.heights.Asked;
 import abbex.core.heights.Height;
+import abbex.core.heights.MeasuringPoint;
 import abbex.core.heights.PointMethod;
 import abbex.core.heights.SheetState;
 import abbex.core.heights.Slip;
-import abbex.core.heights.Spot;
 import abbex.core.heights.Stage;
 import abbex.core.heights.SubstituteBaseline;
 import abbex.core.heights.Taken;
@@ -24,7 +24,7 @@ public class HeightWords extends Wording {
                         ? Numerals.text(range.least(), reader)
                         : Numerals.bare(range.least(), reader) + "–" + Numerals.text(range.most(), reader));
         of(
-                Spot.class,
+                MeasuringPoint.class,
                 (spot, words, reader) -> words.word(spot.place(), reader) + ", " + words.word(spot.way(), reader));
         of(
                 Asked.class,

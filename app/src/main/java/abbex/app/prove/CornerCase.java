@@ -1,14 +1,14 @@
 package abbex.app.prove;
 
 import abbex.app.measure.Standing;
+import abbex.core.clearance.ClearanceModel;
 import abbex.core.clearance.Eye;
+import abbex.core.clearance.GapReading;
+import abbex.core.clearance.LocatedGap;
 import abbex.core.clearance.Needed;
-import abbex.core.clearance.Probe;
-import abbex.core.clearance.Probed;
 import abbex.core.clearance.Remedy;
 import abbex.core.clearance.RoadTest;
 import abbex.core.clearance.Verdict;
-import abbex.core.clearance.WheelHouse;
 import abbex.core.units.Length;
 import abbex.core.vehicle.Corner;
 import abbex.core.wheels.Fitment;
@@ -47,7 +47,13 @@ record CornerCase(
      * @param moved true when the drive put it elsewhere than the probe had
      */
     record Known(
-            UUID id, Probed probed, String raw, String by, Instant at, Optional<RoadTest.Mark> read, boolean moved) {
+            UUID id,
+            LocatedGap probed,
+            String raw,
+            String by,
+            Instant at,
+            Optional<RoadTest.Mark> read,
+            boolean moved) {
         boolean mark() {
             return raw.isEmpty();
         }
@@ -77,7 +83,8 @@ record CornerCase(
                 .filter(m -> m.corner() == corner)
                 .toList());
         for (ProbeRow row : probes) {
-            Probed probed = new Probed(row.probe(), row.measured(), standing.at(row.sheet(), corner), Probed.BY_HAND);
+            LocatedGap probed =
+                    new LocatedGap(row.probe(), row.measured(), standing.at(row.sheet(), corner), LocatedGap.BY_HAND);
             // A mark speaks of every probe at its spot; none of them may pass for one that left none.
             Optional<Drive.Mark> mark = marks.stream()
                     .filter(m ->
@@ -85,7 +92,7 @@ record CornerCase(
                     .findFirst();
             boolean driven = drive.isPresent() && row.at().isBefore(drive.get().at());
             Optional<RoadTest.Mark> read = mark.flatMap(m -> test.flatMap(t -> t.mark(probed)));
-            Probed now = read.map(RoadTest.Mark::probed)
+            LocatedGap now = read.map(RoadTest.Mark::probed)
                     .or(() -> mark.map(m -> touching(m, at(drive), corner, standing)))
                     .orElseGet(() -> driven ? test.map(t -> t.unmarked(probed)).orElse(probed) : probed);
             mark.ifPresent(spoken::add);
@@ -94,7 +101,8 @@ record CornerCase(
         marks.removeAll(spoken);
         for (Drive.Mark mark : marks) {
             Optional<RoadTest.Mark> read = test.flatMap(t -> t.mark(mark.place(), mark.clock(), mark.face()));
-            Probed at = read.map(RoadTest.Mark::probed).orElseGet(() -> touching(mark, at(drive), corner, standing));
+            LocatedGap at =
+                    read.map(RoadTest.Mark::probed).orElseGet(() -> touching(mark, at(drive), corner, standing));
             known.add(new Known(mark.id(), at, "", mark.by(), at(drive).at(), read, false));
         }
         return new CornerCase(corner, known, planned, plan, taken, drive, needed, standing);
@@ -105,19 +113,19 @@ record CornerCase(
     }
 
     /** What nothing that was driven reaches still left its mark: it counts as touching where it stands. */
-    private static Probed touching(Drive.Mark mark, Drive drive, Corner corner, Standing standing) {
-        return new Probed(
-                new Probe(mark.place(), mark.clock(), mark.face(), Length.ZERO, Length.ZERO),
+    private static LocatedGap touching(Drive.Mark mark, Drive drive, Corner corner, Standing standing) {
+        return new LocatedGap(
+                new GapReading(mark.place(), mark.clock(), mark.face(), Length.ZERO, Length.ZERO),
                 drive.on().get(corner.end()),
                 standing.at(drive.sheet(), corner),
                 RoadTest.MARK);
     }
 
     /** What stands there with the remedies that are in the plan. */
-    WheelHouse house() {
-        List<WheelHouse.Obstacle> obstacles = new ArrayList<>();
+    ClearanceModel house() {
+        List<ClearanceModel.Obstacle> obstacles = new ArrayList<>();
         for (Known place : known) {
-            WheelHouse one = bare(List.of(place.probed()));
+            ClearanceModel one = bare(List.of(place.probed()));
             for (SweepPlans.Taken t : taken) {
                 // What was probed after the body was worked on has it in its gap already.
                 if (t.dose().remedy().shapes() && place.at().isBefore(t.at())) {
@@ -126,7 +134,7 @@ record CornerCase(
             }
             obstacles.addAll(one.obstacles());
         }
-        WheelHouse house = new WheelHouse(obstacles, planned, plan.worn(), plan.motion(corner), needed);
+        ClearanceModel house = new ClearanceModel(obstacles, planned, plan.worn(), plan.motion(corner), needed);
         for (SweepPlans.Taken t : taken) {
             if (!t.dose().remedy().shapes()) {
                 house = house.with(t.dose().remedy(), t.dose().steps());
@@ -135,8 +143,8 @@ record CornerCase(
         return house;
     }
 
-    private WheelHouse bare(List<Probed> probed) {
-        return WheelHouse.of(probed, planned, plan.worn(), standing.planned(corner), plan.motion(corner));
+    private ClearanceModel bare(List<LocatedGap> probed) {
+        return ClearanceModel.of(probed, planned, plan.worn(), standing.planned(corner), plan.motion(corner));
     }
 
     /** Every place with its verdict, worst first. */

@@ -9,7 +9,7 @@ import abbex.app.page.Numerals;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.app.people.Person;
-import abbex.core.clearance.Probe;
+import abbex.core.clearance.GapReading;
 import abbex.core.clearance.ProbePlace;
 import abbex.core.clearance.TyreBody;
 import abbex.core.units.Length;
@@ -77,7 +77,7 @@ class ProbeController {
         if (probes.of(me.shop(), job.vehicle().id()).size() >= MOST) {
             problems.put("gap", new ProvePages.Problem(words.say("problem.probe.many")));
         }
-        Optional<Probe> probe = clock.flatMap(c -> gap.map(g -> new Probe(
+        Optional<GapReading> probe = clock.flatMap(c -> gap.map(g -> new GapReading(
                 ProvePages.choice(ProbePlace.values(), parameters.get("place")),
                 c,
                 ProvePages.choice(TyreBody.Face.values(), parameters.get("face")),

@@ -1,6 +1,6 @@
 package abbex.app.prove;
 
-import abbex.core.clearance.Probe;
+import abbex.core.clearance.GapReading;
 import abbex.core.vehicle.Corner;
 import abbex.core.wheels.Fitment;
 import java.time.Instant;
@@ -19,7 +19,7 @@ import org.jspecify.annotations.Nullable;
 record ProbeRow(
         UUID id,
         Corner corner,
-        Probe probe,
+        GapReading probe,
         String raw,
         Fitment measured,
         @Nullable UUID sheet,

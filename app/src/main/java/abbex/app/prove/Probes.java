@@ -4,7 +4,7 @@ import abbex.app.people.Person;
 import abbex.app.store.Ids;
 import abbex.app.store.Reads;
 import abbex.app.store.Times;
-import abbex.core.clearance.Probe;
+import abbex.core.clearance.GapReading;
 import abbex.core.clearance.ProbePlace;
 import abbex.core.clearance.TyreBody;
 import abbex.core.units.Length;
@@ -60,7 +60,7 @@ public class Probes {
                 .query((row, n) -> new ProbeRow(
                         Ids.id(row, "id"),
                         Corner.valueOf(row.getString("corner")),
-                        new Probe(
+                        new GapReading(
                                 ProbePlace.valueOf(row.getString("place")),
                                 row.getBigDecimal("clock").doubleValue(),
                                 TyreBody.Face.valueOf(row.getString("face")),
@@ -85,7 +85,13 @@ public class Probes {
      * @param sheet that tells how low the vehicle stands
      */
     public void add(
-            Person by, UUID vehicle, Corner corner, Probe probe, String raw, Fitment measured, Optional<UUID> sheet) {
+            Person by,
+            UUID vehicle,
+            Corner corner,
+            GapReading probe,
+            String raw,
+            Fitment measured,
+            Optional<UUID> sheet) {
         jdbc.sql(ADD)
                 .param("id", Ids.fresh().toString())
                 .param("shop", by.shop().toString())

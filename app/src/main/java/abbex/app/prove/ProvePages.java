@@ -9,9 +9,9 @@ import abbex.app.page.JobHeads;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.app.people.Person;
+import abbex.core.clearance.ClearanceModel;
 import abbex.core.clearance.ProbePlace;
 import abbex.core.clearance.TyreBody;
-import abbex.core.clearance.WheelHouse;
 import abbex.core.motion.Pose;
 import abbex.core.motion.Range;
 import abbex.core.units.Graduation;
@@ -236,7 +236,7 @@ public class ProvePages {
 
     /** The cut at a pose, its places numbered as in the list. */
     Cut cut(CornerCase corner, Map<String, String> parameters, Reader reader) {
-        WheelHouse house = corner.house();
+        ClearanceModel house = corner.house();
         Range range = house.motion().range();
         Pose pose = range.nearest(new Pose(
                 number(parameters.get("bump")),

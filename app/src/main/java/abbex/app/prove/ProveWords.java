@@ -5,7 +5,7 @@ import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.core.clearance.Cure;
 import abbex.core.clearance.Eye;
-import abbex.core.clearance.Probe;
+import abbex.core.clearance.GapReading;
 import abbex.core.clearance.ProbeCheck;
 import abbex.core.clearance.ProbePlace;
 import abbex.core.clearance.Remedy;
@@ -69,7 +69,7 @@ class ProveWords {
     private ProvePage.Spot spot(CornerCase.Judged judged, CornerCase corner, Reader reader) {
         Verdict verdict = judged.verdict();
         CornerCase.Known known = judged.known();
-        Probe probe = known.probed().probe();
+        GapReading probe = known.probed().probe();
         String word =
                 words.say("verdict." + verdict.word()) + (verdict.mayTouch() ? ", " + words.say("verdict.may") : "");
         Sweep.Least least = verdict.least();
@@ -93,7 +93,7 @@ class ProveWords {
                         Math.toDegrees(least.at().roll())));
     }
 
-    private String taken(CornerCase.Known known, Probe probe, Reader reader) {
+    private String taken(CornerCase.Known known, GapReading probe, Reader reader) {
         String face = words.say("face." + probe.face());
         String by = " (" + known.by() + ")";
         if (known.mark() && known.read().isEmpty()) {
@@ -137,7 +137,7 @@ class ProveWords {
     }
 
     /** Such as "Fender lip, 12 o’clock". */
-    String name(Probe probe) {
+    String name(GapReading probe) {
         return name(probe.place()) + ", " + hours(probe.clock());
     }
 

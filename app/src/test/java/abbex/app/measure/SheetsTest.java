@@ -12,8 +12,8 @@ import abbex.app.arrive.VehicleFacts;
 import abbex.app.people.People;
 import abbex.app.people.Person;
 import abbex.app.support.Shop;
+import abbex.core.heights.MeasuringPoint;
 import abbex.core.heights.Method;
-import abbex.core.heights.Spot;
 import abbex.core.heights.Stage;
 import abbex.core.units.Length;
 import abbex.core.units.TapeParse;
@@ -106,7 +106,7 @@ class SheetsTest {
 
     private Sheets.Outcome take(Person by, String raw) {
         now = now.plusSeconds(1);
-        return sheets.take(by, sheet, Spot.of(Corner.RF, Method.HF), raw, UUID.randomUUID(), now);
+        return sheets.take(by, sheet, MeasuringPoint.of(Corner.RF, Method.HF), raw, UUID.randomUUID(), now);
     }
 
     private List<String> standing() {
@@ -114,7 +114,7 @@ class SheetsTest {
                 .of(orla.shop(), job.id())
                 .find(sheet.id())
                 .orElseThrow()
-                .at(Spot.of(Corner.RF, Method.HF))
+                .at(MeasuringPoint.of(Corner.RF, Method.HF))
                 .stream()
                 .map(r -> r.initials() + " " + r.raw())
                 .toList();
@@ -154,7 +154,7 @@ class SheetsTest {
                         .newest()
                         .orElseThrow()
                         .heights()
-                        .at(Spot.of(Corner.RF, Method.HF))
+                        .at(MeasuringPoint.of(Corner.RF, Method.HF))
                         .orElseThrow()
                         .value());
     }
@@ -164,17 +164,19 @@ class SheetsTest {
         take(orla, "14");
         take(orla, "14 1/8");
         take(orla, "14 1/4");
-        assertTrue(sheets.undo(orla, sheet, Spot.of(Corner.RF, Method.HF), now));
+        assertTrue(sheets.undo(orla, sheet, MeasuringPoint.of(Corner.RF, Method.HF), now));
         assertEquals(List.of("OV 14 1/8"), standing());
-        assertTrue(sheets.undo(orla, sheet, Spot.of(Corner.RF, Method.HF), now.plusSeconds(1)));
+        assertTrue(sheets.undo(orla, sheet, MeasuringPoint.of(Corner.RF, Method.HF), now.plusSeconds(1)));
         assertEquals(List.of("OV 14"), standing());
-        assertTrue(sheets.undo(orla, sheet, Spot.of(Corner.RF, Method.HF), now.plusSeconds(2)));
+        assertTrue(sheets.undo(orla, sheet, MeasuringPoint.of(Corner.RF, Method.HF), now.plusSeconds(2)));
         assertEquals(List.of(), standing());
-        assertFalse(sheets.undo(orla, sheet, Spot.of(Corner.RF, Method.HF), now.plusSeconds(3)));
+        assertFalse(sheets.undo(orla, sheet, MeasuringPoint.of(Corner.RF, Method.HF), now.plusSeconds(3)));
         assertEquals(6, rows());
         take(orla, "14 1/2");
         assertEquals(List.of("OV 14 1/2"), standing());
-        assertFalse(sheets.undo(milo, sheet, Spot.of(Corner.RF, Method.HF), now), "nobody undoes another's reading");
+        assertFalse(
+                sheets.undo(milo, sheet, MeasuringPoint.of(Corner.RF, Method.HF), now),
+                "nobody undoes another's reading");
     }
 
     @Test
@@ -182,16 +184,16 @@ class SheetsTest {
         UUID client = UUID.randomUUID();
         assertEquals(
                 new Sheets.Outcome.Stored(false),
-                sheets.take(orla, sheet, Spot.of(Corner.RF, Method.HF), "14", client, now));
+                sheets.take(orla, sheet, MeasuringPoint.of(Corner.RF, Method.HF), "14", client, now));
         assertEquals(
                 new Sheets.Outcome.Stored(true),
-                sheets.take(orla, sheet, Spot.of(Corner.RF, Method.HF), "14", client, now));
+                sheets.take(orla, sheet, MeasuringPoint.of(Corner.RF, Method.HF), "14", client, now));
         assertEquals(
                 new Sheets.Outcome.SentOther("14"),
-                sheets.take(orla, sheet, Spot.of(Corner.RF, Method.HF), "15", client, now));
+                sheets.take(orla, sheet, MeasuringPoint.of(Corner.RF, Method.HF), "15", client, now));
         assertEquals(
                 new Sheets.Outcome.SentOther("14"),
-                sheets.take(orla, sheet, Spot.of(Corner.LF, Method.HF), "14", client, now));
+                sheets.take(orla, sheet, MeasuringPoint.of(Corner.LF, Method.HF), "14", client, now));
         assertEquals(1, rows());
     }
 
@@ -209,8 +211,8 @@ class SheetsTest {
         for (int i = 0; i < 48; i++) {
             String raw = 14 + " " + (1 + i % 15) + "/16";
             Person by = i % 2 == 0 ? orla : milo;
-            calls.add(
-                    () -> sheets.take(by, sheet, Spot.of(Corner.RF, Method.HF), raw, UUID.randomUUID(), Instant.now()));
+            calls.add(() -> sheets.take(
+                    by, sheet, MeasuringPoint.of(Corner.RF, Method.HF), raw, UUID.randomUUID(), Instant.now()));
         }
         long stored = 0;
         for (var outcome : many.invokeAll(calls)) {
@@ -234,7 +236,7 @@ class SheetsTest {
         assertTrue(sheets.of(nils.shop(), job.id()).sheets().isEmpty());
         assertThrows(
                 EmptyResultDataAccessException.class,
-                () -> sheets.take(nils, sheet, Spot.of(Corner.RF, Method.HF), "15", UUID.randomUUID(), now));
+                () -> sheets.take(nils, sheet, MeasuringPoint.of(Corner.RF, Method.HF), "15", UUID.randomUUID(), now));
         assertTrue(Shop.bean(Jobs.class).find(nils.shop(), job.id()).isEmpty());
     }
 

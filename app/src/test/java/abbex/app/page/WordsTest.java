@@ -17,22 +17,22 @@ import abbex.core.ground.GroundFinding;
 import abbex.core.ground.GroundFormula;
 import abbex.core.ground.Lamps;
 import abbex.core.ground.Profile;
-import abbex.core.ground.Underline;
+import abbex.core.ground.Underbody;
 import abbex.core.heights.Advertised;
+import abbex.core.heights.Assessment;
 import abbex.core.heights.Basis;
 import abbex.core.heights.DropSheet;
 import abbex.core.heights.Floor;
 import abbex.core.heights.HeightFinding;
 import abbex.core.heights.HeightFormula;
 import abbex.core.heights.HeightSheet;
-import abbex.core.heights.Judgement;
 import abbex.core.heights.Limits;
+import abbex.core.heights.MeasuringPoint;
 import abbex.core.heights.Method;
 import abbex.core.heights.PointMethod;
 import abbex.core.heights.Reading;
 import abbex.core.heights.SheetState;
 import abbex.core.heights.Slip;
-import abbex.core.heights.Spot;
 import abbex.core.heights.Stage;
 import abbex.core.heights.SubstituteBaseline;
 import abbex.core.units.Angle;
@@ -162,8 +162,8 @@ class WordsTest {
         Set<Class<?>> seen = new HashSet<>();
         Random random = new Random(14);
         for (int i = 0; i < 400 && seen.size() < all(GroundFinding.class).size(); i++) {
-            Underline under = new Underline(
-                    2600, 310, 310, List.of(new Underline.Point("front lip", 700, 40 + random.nextInt(260))));
+            Underbody under = new Underbody(
+                    2600, 310, 310, List.of(new Underbody.Point("front lip", 700, 40 + random.nextInt(260))));
             List<Finding> found = new ArrayList<>();
             for (Profile.Usual usual : Profile.Usual.values()) {
                 found.add(Crossing.run(under, usual.profile()).finding());
@@ -306,7 +306,7 @@ class WordsTest {
         HeightSheet after = random.nextInt(5) == 0 ? HeightSheet.empty() : sheet(random, vehicle, 16, wild);
         return random.nextBoolean()
                 ? DropSheet.compare(vehicle, before, after, new Advertised(ranges), Limits.USUAL)
-                : Judgement.of(vehicle, List.of(before, after), new Advertised(ranges), Limits.USUAL)
+                : Assessment.of(vehicle, List.of(before, after), new Advertised(ranges), Limits.USUAL)
                         .drops();
     }
 
@@ -341,7 +341,7 @@ class WordsTest {
                 TapeParse parse = TapeText.parse(text, unit, Graduation.usual(unit), method.allowed());
                 for (int who = 0; who < (random.nextInt(15) == 0 ? 2 : 1); who++) {
                     readings.add(new Reading(
-                            Spot.of(corner, method),
+                            MeasuringPoint.of(corner, method),
                             parse.asReading().orElseThrow(),
                             "P" + who,
                             Instant.EPOCH.plusSeconds(random.nextInt(1000)),
@@ -349,7 +349,7 @@ class WordsTest {
                 }
                 if (random.nextInt(30) == 0) {
                     readings.add(Reading.of(
-                            Spot.of(corner, method),
+                            MeasuringPoint.of(corner, method),
                             abbex.core.units.TapeReading.of(
                                     Length.ofInches(0, 1, 16).times(Math.max(1, n + 9)), Graduation.SIXTEENTH_INCH)));
                 }
@@ -361,7 +361,8 @@ class WordsTest {
                         + random.nextInt(wild + 1);
                 Length height = Length.ofInches(0, 1, 16).times(way.rises() ? drop / 2 + random.nextInt(9) : marks);
                 readings.add(Reading.of(
-                        Spot.of(place, way), abbex.core.units.TapeReading.of(height, Graduation.SIXTEENTH_INCH)));
+                        MeasuringPoint.of(place, way),
+                        abbex.core.units.TapeReading.of(height, Graduation.SIXTEENTH_INCH)));
             }
         }
         Map<Place, Pressure> pressures = new HashMap<>();

@@ -14,12 +14,12 @@ record Ask(RequestMethod how, String path, double weight, List<String> typed, Li
                     1,
                     "plate name tyreFront tyreRear customer contact wish usage odometer worn changed kit WHEELBASE TRACK_FRONT"
                             + " promiseFRONT promiseToFRONT promiseREAR promiseToREAR promiseSEAT headAngle",
-                    "kind shape archFront archRear twinRear job"),
+                    "kind shape archFront archRear dualRear job"),
             post(
                     "/jobs/{id}/arrive",
                     1,
                     "plate name tyreFront tyreRear customer contact wish usage odometer worn changed kit WHEELBASE FRAME_BASE",
-                    "kind shape archFront twinRear headAngle"),
+                    "kind shape archFront dualRear headAngle"),
             post("/jobs/{id}/move", 1, "", "place bay holder due"),
             post("/jobs/{id}/blank-customer", 0.2, "", ""),
             post("/jobs/{id}/set-down", 0.2, "", "stage"),

@@ -245,7 +245,7 @@ class KindsTest {
         hand.write("name", "crew cab");
         hand.choose("kind", "t", "TRUCK");
         hand.press(Said.by("arrive.more.vehicle"));
-        hand.choose("twinRear", "t", "on");
+        hand.choose("dualRear", "t", "on");
         hand.press(Said.part("arrive.receive"));
         assertThat(page.locator("#in-LF")).isFocused();
         assertThat(page.locator("#tape-toggle")).isVisible();

@@ -29,7 +29,7 @@ public record CornerCut(WheelPose wheel, TyreBody body, List<Place> places) {
         places = List.copyOf(places);
     }
 
-    static CornerCut of(WheelHouse house, Pose pose) {
+    static CornerCut of(ClearanceModel house, Pose pose) {
         TyreBody body = house.body();
         WheelPose wheel = house.motion().at(pose);
         return new CornerCut(
@@ -40,7 +40,8 @@ public record CornerCut(WheelPose wheel, TyreBody body, List<Place> places) {
                         .toList());
     }
 
-    private static Place place(WheelHouse.Obstacle o, WheelHouse house, TyreBody body, WheelPose wheel, Pose pose) {
+    private static Place place(
+            ClearanceModel.Obstacle o, ClearanceModel house, TyreBody body, WheelPose wheel, Pose pose) {
         double[] at = Sweep.inSection(o.point(), o.place().carrier(), house.motion(), pose);
         return new Place(
                 o.place(), body.distance(at[0], at[1]), put(at, wheel), put(body.nearest(at[0], at[1]), wheel));

@@ -17,11 +17,11 @@ public record Eye(OptionalDouble over, OptionalDouble evenness, OptionalDouble p
     /** From 11 to 1. */
     private static final double TOP = Math.toRadians(31);
 
-    public static Eye of(WheelHouse corner) {
+    public static Eye of(ClearanceModel corner) {
         TyreBody tyre = TyreBody.of(corner.planned());
         List<double[]> lip = corner.obstacles().stream()
                 .filter(o -> o.place() == ProbePlace.FENDER_LIP)
-                .map(WheelHouse.Obstacle::point)
+                .map(ClearanceModel.Obstacle::point)
                 .toList();
         double[] air = lip.stream()
                 .mapToDouble(p -> Math.hypot(p[0], p[2]) - tyre.outside())

@@ -27,12 +27,12 @@ public final class ProbeCheck {
     public record Contradiction(int first, int second, Why why, double by) {}
 
     /** Every pair that contradicts itself, each once. */
-    public static List<Contradiction> of(List<Probed> probes) {
+    public static List<Contradiction> of(List<LocatedGap> probes) {
         List<Contradiction> found = new ArrayList<>();
         for (int i = 0; i < probes.size(); i++) {
             for (int k = i + 1; k < probes.size(); k++) {
-                Probed a = probes.get(i);
-                Probed b = probes.get(k);
+                LocatedGap a = probes.get(i);
+                LocatedGap b = probes.get(k);
                 double[] p = a.at(0);
                 double[] q = b.at(0);
                 double apart = Math.hypot(Math.hypot(p[0] - q[0], p[1] - q[1]), p[2] - q[2]);
@@ -53,7 +53,7 @@ public final class ProbeCheck {
     }
 
     /** How deep a probed point lies in the tyre that stood there when the other was measured. */
-    private static double inside(Probed point, Probed standing) {
+    private static double inside(LocatedGap point, LocatedGap standing) {
         double[] p = point.at(standing.stood());
         return -TyreBody.of(standing.from()).distance(p[1], Math.hypot(p[0], p[2]));
     }

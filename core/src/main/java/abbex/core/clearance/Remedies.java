@@ -16,7 +16,7 @@ public final class Remedies {
      * The cheapest cures first; none for a corner that is clear, and none where nothing here helps. Each amount is the least in
      * the remedy's own steps: one step less does not do.
      */
-    public static List<Cure> find(WheelHouse corner) {
+    public static List<Cure> find(ClearanceModel corner) {
         if (corner.obstacles().isEmpty() || corner.clear()) {
             return List.of();
         }
@@ -37,7 +37,7 @@ public final class Remedies {
     }
 
     /** The least number of steps that clears; nought when none does. */
-    private static int least(WheelHouse corner, Remedy remedy) {
+    private static int least(ClearanceModel corner, Remedy remedy) {
         for (int steps = 1; steps <= remedy.most(); steps++) {
             if (corner.with(remedy, steps).clear()) {
                 return steps;
@@ -46,7 +46,7 @@ public final class Remedies {
         return 0;
     }
 
-    private static void pairs(WheelHouse corner, List<Cure> cures) {
+    private static void pairs(ClearanceModel corner, List<Cure> cures) {
         Remedy[] all = Remedy.values();
         for (int a = 0; a < all.length; a++) {
             for (int b = a + 1; b < all.length; b++) {
@@ -59,14 +59,14 @@ public final class Remedies {
     }
 
     /** Of two remedies, as little of the dearer as does, then as little of the cheaper. */
-    private static void pair(WheelHouse corner, Remedy cheaper, Remedy dearer, List<Cure> cures) {
+    private static void pair(ClearanceModel corner, Remedy cheaper, Remedy dearer, List<Cure> cures) {
         if (!corner.with(cheaper, cheaper.most()).with(dearer, dearer.most()).clear()
                 && !mixed(cheaper)
                 && !mixed(dearer)) {
             return;
         }
         for (int steps = 1; steps <= dearer.most(); steps++) {
-            WheelHouse half = corner.with(dearer, steps);
+            ClearanceModel half = corner.with(dearer, steps);
             int rest = least(half, cheaper);
             if (rest > 0) {
                 cures.add(cure(corner, List.of(new Dose(cheaper, rest), new Dose(dearer, steps))));
@@ -80,8 +80,8 @@ public final class Remedies {
         return remedy == Remedy.OUTWARD || remedy == Remedy.INWARD || remedy == Remedy.CAMBER;
     }
 
-    private static Cure cure(WheelHouse corner, List<Dose> doses) {
-        WheelHouse cured = corner;
+    private static Cure cure(ClearanceModel corner, List<Dose> doses) {
+        ClearanceModel cured = corner;
         for (Dose dose : doses) {
             cured = cured.with(dose.remedy(), dose.steps());
         }

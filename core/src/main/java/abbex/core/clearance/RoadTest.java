@@ -47,7 +47,7 @@ public record RoadTest(Fitment on, double lowered, Motion motion) {
      * @param cause what of the pose made it
      * @param without so much air would be left without that, in mm
      */
-    public record Mark(Probed probed, Pose pose, Cause cause, double without) {}
+    public record Mark(LocatedGap probed, Pose pose, Cause cause, double without) {}
 
     /**
      * A mark where nobody had probed.
@@ -56,17 +56,17 @@ public record RoadTest(Fitment on, double lowered, Motion motion) {
      * @return empty when nothing that was driven reaches there
      */
     public Optional<Mark> mark(ProbePlace place, double clock, TyreBody.Face face) {
-        Probe at = new Probe(place, clock, face, Length.ZERO, Length.ZERO);
-        return mark(new Probed(at, on, lowered, MARK));
+        GapReading at = new GapReading(place, clock, face, Length.ZERO, Length.ZERO);
+        return mark(new LocatedGap(at, on, lowered, MARK));
     }
 
     /** A mark at a place that had been probed: its gap is what the mark says. */
-    public Optional<Mark> mark(Probed known) {
+    public Optional<Mark> mark(LocatedGap known) {
         return reached(known, apart()).or(() -> reached(known, List.of(motion)));
     }
 
     /** A probed place that left no mark: its gap is at least so large that nothing driven reached it. */
-    public Probed unmarked(Probed known) {
+    public LocatedGap unmarked(LocatedGap known) {
         return least(known, apart()).gap() >= 0
                 ? known
                 : reached(known, apart()).map(Mark::probed).orElse(known);
@@ -92,7 +92,7 @@ public record RoadTest(Fitment on, double lowered, Motion motion) {
                 motion.withRange(new Range(0, 0, 0, 0, r.roll())));
     }
 
-    private Sweep.Least least(Probed probed, List<Motion> driven) {
+    private Sweep.Least least(LocatedGap probed, List<Motion> driven) {
         return driven.stream()
                 .map(m -> Sweep.run(
                         TyreBody.of(on),
@@ -104,7 +104,7 @@ public record RoadTest(Fitment on, double lowered, Motion motion) {
     }
 
     /** The gap at which the nearest pose driven just touches, sought from far away inwards. */
-    private Optional<Mark> reached(Probed known, List<Motion> driven) {
+    private Optional<Mark> reached(LocatedGap known, List<Motion> driven) {
         double out = FARTHEST;
         while (out > 0 && gapAt(known, out - STEP, driven) > 0) {
             out -= STEP;
@@ -121,19 +121,19 @@ public record RoadTest(Fitment on, double lowered, Motion motion) {
                 in = middle;
             }
         }
-        Probed fixed = at(known, out);
+        LocatedGap fixed = at(known, out);
         return Optional.of(read(fixed, least(fixed, driven).at()));
     }
 
-    private double gapAt(Probed known, double gap, List<Motion> driven) {
+    private double gapAt(LocatedGap known, double gap, List<Motion> driven) {
         return gap < 0 ? 0 : least(at(known, gap), driven).gap();
     }
 
-    private static Probed at(Probed known, double gap) {
-        return new Probed(known.probe().withGap(gap), known.from(), known.stood(), MARK);
+    private static LocatedGap at(LocatedGap known, double gap) {
+        return new LocatedGap(known.probe().withGap(gap), known.from(), known.stood(), MARK);
     }
 
-    private Mark read(Probed probed, Pose pose) {
+    private Mark read(LocatedGap probed, Pose pose) {
         double[] point = probed.at(lowered);
         Carrier carrier = probed.probe().place().carrier();
         TyreBody tyre = TyreBody.of(on);

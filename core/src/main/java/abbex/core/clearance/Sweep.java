@@ -41,7 +41,7 @@ public final class Sweep {
     /**
      * Sweeps one obstacle.
      *
-     * @param point of the obstacle in the corner's axes at ride height, from {@link Probe#point}
+     * @param point of the obstacle in the corner's axes at ride height, from {@link GapReading#point}
      * @param carrier what it moves with
      */
     public static Least run(TyreBody tyre, double[] point, Carrier carrier, Motion motion) {

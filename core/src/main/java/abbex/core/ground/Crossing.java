@@ -22,10 +22,10 @@ public final class Crossing {
 
     private static final int MOST = 200_000;
 
-    private final Underline under;
+    private final Underbody under;
     private final Profile ground;
 
-    private Crossing(Underline under, Profile ground) {
+    private Crossing(Underbody under, Profile ground) {
         this.under = under;
         this.ground = ground;
     }
@@ -78,7 +78,7 @@ public final class Crossing {
     private record Here(double air, double station) {}
 
     /** Takes it all the way; the underline must have a point. */
-    public static Least run(Underline under, Profile ground) {
+    public static Least run(Underbody under, Profile ground) {
         if (under.points().isEmpty()) {
             throw new IllegalArgumentException("crossing: no point under the vehicle");
         }
@@ -86,19 +86,19 @@ public final class Crossing {
     }
 
     /** Where it stands with its front wheel at a place. */
-    public static Pose pose(Underline under, Profile ground, double along) {
+    public static Pose pose(Underbody under, Profile ground, double along) {
         return new Crossing(under, ground).at(along);
     }
 
     /** The least air with its front wheel at a place; the underline must have a point. */
-    public static Least at(Underline under, Profile ground, double along) {
+    public static Least at(Underbody under, Profile ground, double along) {
         Crossing crossing = new Crossing(under, ground);
         Here here = crossing.here(along);
         return new Least(here.air(), crossing.at(along), here.station(), under.name(here.station()));
     }
 
     /** From where to where the front wheel goes: from wholly before the profile to wholly past it. */
-    public static double[] way(Underline under, Profile ground) {
+    public static double[] way(Underbody under, Profile ground) {
         double ahead = Math.max(under.points().get(0).station(), under.frontRadius());
         double behind = Math.min(
                 under.points().get(under.points().size() - 1).station(), -under.wheelbase() - under.rearRadius());
@@ -171,7 +171,7 @@ public final class Crossing {
         List<double[]> body = new ArrayList<>();
         double air = Double.POSITIVE_INFINITY;
         double station = 0;
-        for (Underline.Point p : under.points()) {
+        for (Underbody.Point p : under.points()) {
             double[] put = pose.put(p.station(), p.height(), under.frontRadius());
             body.add(put);
             double is = put[1] - ground.up(put[0]);

@@ -34,7 +34,7 @@ public final class Adjustment {
     /** All readings together may scatter by chance beyond what is allowed in so many jobs (ours). */
     private static final double RESTLESS = 1e-4;
 
-    private record Row(int sheet, Spot spot, Reading reading) {}
+    private record Row(int sheet, MeasuringPoint spot, Reading reading) {}
 
     private final Equations equations;
     private final List<Row> rows;
@@ -51,7 +51,7 @@ public final class Adjustment {
      *
      * @param sheets in order of time, the first being the datum
      */
-    public static Adjustment of(Vehicle vehicle, List<HeightSheet> sheets, Freedoms freedoms) {
+    public static Adjustment of(Vehicle vehicle, List<HeightSheet> sheets, PriorDeviations freedoms) {
         return of(
                 vehicle,
                 sheets,
@@ -65,7 +65,7 @@ public final class Adjustment {
     }
 
     /** The same with other standard deviations than the readings' own. */
-    static Adjustment of(Vehicle vehicle, List<HeightSheet> sheets, Freedoms freedoms, Standard standard) {
+    static Adjustment of(Vehicle vehicle, List<HeightSheet> sheets, PriorDeviations freedoms, Standard standard) {
         double pitch = vehicle.frameBase()
                 .flatMap(frame -> vehicle.wheelbase().map(base -> frame.mm() / base.mm()))
                 .orElse(Floor.FRAME_PITCH);
@@ -74,7 +74,7 @@ public final class Adjustment {
         for (int sheet = 0; sheet < sheets.size(); sheet++) {
             state(equations, sheets, sheet, freedoms);
             for (Height height : sheets.get(sheet).all()) {
-                Spot spot = height.spot();
+                MeasuringPoint spot = height.spot();
                 for (Reading reading : height.readings()) {
                     Map<String, Double> parts = equations.parts(sheet, spot.corner(), spot.method());
                     double value = height.by(reading).value().mm();
@@ -88,7 +88,7 @@ public final class Adjustment {
     }
 
     /** What somebody said of the state loosens what it touches: other wheels, another pressure, another bay. */
-    private static void state(Equations equations, List<HeightSheet> sheets, int sheet, Freedoms freedoms) {
+    private static void state(Equations equations, List<HeightSheet> sheets, int sheet, PriorDeviations freedoms) {
         SheetState here = sheets.get(sheet).state();
         int wheels = 0;
         while (wheels < sheet && sheets.get(wheels).state().differs(here, SheetState.Item.WHEEL_SET)) {
@@ -100,7 +100,7 @@ public final class Adjustment {
             Optional<Pressure> was = first.pressure(corner);
             Optional<Pressure> is = here.pressure(corner);
             if (was.isPresent() && is.isPresent() && was.get().differsFrom(is.get())) {
-                equations.width("tyre " + sheet + " " + corner, Freedoms.FREE);
+                equations.width("tyre " + sheet + " " + corner, PriorDeviations.FREE);
             }
         }
         if (sheets.get(0).state().differs(here, SheetState.Item.BAY)) {
@@ -112,7 +112,7 @@ public final class Adjustment {
         }
     }
 
-    private static void origins(Equations equations, int sheet, Spot spot, double value) {
+    private static void origins(Equations equations, int sheet, MeasuringPoint spot, double value) {
         switch (spot.method()) {
             case GF -> equations.origin(equations.lip(sheet, spot.corner()), value);
             case FG -> equations.origin("frame " + spot.corner(), value);
@@ -131,14 +131,14 @@ public final class Adjustment {
     }
 
     /** Readings beyond what is needed, not a whole number where an unknown is settled only in part. */
-    public double spare() {
+    public double redundancy() {
         return Math.max(0, rows.size() - equations.used(fit));
     }
 
     /** How often so great a chi-square comes by chance. */
     public double probability() {
-        double spare = spare();
-        return spare < 0.5 ? 1 : ChiSquaredDistribution.of(spare).survivalProbability(chiSquare());
+        double redundancy = redundancy();
+        return redundancy < 0.5 ? 1 : ChiSquaredDistribution.of(redundancy).survivalProbability(chiSquare());
     }
 
     /** All readings together scatter more than tape and vehicle explain. */
@@ -147,8 +147,8 @@ public final class Adjustment {
     }
 
     /** The readings that nothing else checks. */
-    public List<Spot> unchecked() {
-        List<Spot> spots = new ArrayList<>();
+    public List<MeasuringPoint> unchecked() {
+        List<MeasuringPoint> spots = new ArrayList<>();
         for (int i = 0; i < rows.size(); i++) {
             if (!fit.controlled(i) && !spots.contains(rows.get(i).spot())) {
                 spots.add(rows.get(i).spot());
@@ -203,7 +203,7 @@ public final class Adjustment {
 
     private Optional<Estimate> told(double[] function) {
         double standard = fit.standard(function);
-        return standard > Freedoms.FREE / 100
+        return standard > PriorDeviations.FREE / 100
                 ? Optional.empty()
                 : Optional.of(new Estimate(Length.ofRoundedMm(fit.value(function)), Uncertainty.known(standard)));
     }
@@ -218,20 +218,20 @@ public final class Adjustment {
      * The most suspicious reading first, then those between which and it the data cannot choose, twins always among them;
      * empty when all readings go together.
      */
-    public List<Suspect> suspects() {
+    public List<Outlier> suspects() {
         int worst = worst();
         if (worst < 0 || Math.abs(fit.standardised(worst)) <= limit()) {
             return List.of();
         }
         double most = square(worst);
-        List<Suspect> suspects = new ArrayList<>();
+        List<Outlier> suspects = new ArrayList<>();
         for (int i = 0; i < rows.size(); i++) {
             boolean close = most - square(i) < UNDECIDED;
             if (close || fit.controlled(i) && Math.abs(fit.correlation(worst, i)) > TWINS) {
                 suspects.add(suspect(i));
             }
         }
-        suspects.sort(Comparator.comparingDouble((Suspect s) -> -Math.abs(s.weight())));
+        suspects.sort(Comparator.comparingDouble((Outlier s) -> -Math.abs(s.weight())));
         return List.copyOf(suspects);
     }
 
@@ -243,13 +243,13 @@ public final class Adjustment {
      * @param suspects as {@link #suspects()} gave them
      * @param sheet the sheet that can still be read
      */
-    public Optional<Spot> settles(List<Suspect> suspects, int sheet) {
+    public Optional<MeasuringPoint> settles(List<Outlier> suspects, int sheet) {
         List<Integer> accused = suspects.stream().map(this::row).toList();
-        Spot best = null;
+        MeasuringPoint best = null;
         double most = 0;
         for (Method method : Method.values()) {
             for (Corner corner : Corner.WALK) {
-                Spot spot = Spot.of(corner, method);
+                MeasuringPoint spot = MeasuringPoint.of(corner, method);
                 double tells = tells(accused, sheet, spot);
                 // Somebody else is not always at hand: a repeat has to tell clearly more than a height that nobody
                 // read.
@@ -263,12 +263,12 @@ public final class Adjustment {
         return Optional.ofNullable(best);
     }
 
-    private boolean read(int sheet, Spot spot) {
+    private boolean read(int sheet, MeasuringPoint spot) {
         return rows.stream().anyMatch(r -> r.sheet() == sheet && r.spot().equals(spot));
     }
 
     /** The least difference of chi-square to be expected between any two of the accused, either of them being wrong. */
-    private double tells(List<Integer> accused, int sheet, Spot spot) {
+    private double tells(List<Integer> accused, int sheet, MeasuringPoint spot) {
         double scale = Graduation.SIXTEENTH_INCH.step().mm() / Math.sqrt(12);
         double standard = Math.hypot(scale, spot.method().repeatability().mm());
         LeastSquares more = equations
@@ -285,7 +285,7 @@ public final class Adjustment {
         return least;
     }
 
-    private int row(Suspect suspect) {
+    private int row(Outlier suspect) {
         return rows.indexOf(new Row(suspect.sheet(), suspect.spot(), suspect.reading()));
     }
 
@@ -301,7 +301,7 @@ public final class Adjustment {
     }
 
     /** The most suspicious reading, however little suspicious it is. */
-    Optional<Suspect> mostSuspicious() {
+    Optional<Outlier> mostSuspicious() {
         int worst = worst();
         return worst < 0 ? Optional.empty() : Optional.of(suspect(worst));
     }
@@ -310,8 +310,8 @@ public final class Adjustment {
         return fit.standardised(row) * fit.standardised(row);
     }
 
-    private Suspect suspect(int row) {
-        return new Suspect(
+    private Outlier suspect(int row) {
+        return new Outlier(
                 rows.get(row).sheet(),
                 rows.get(row).spot(),
                 rows.get(row).reading(),

@@ -6,4 +6,4 @@ package abbex.core.heights;
  * @param spot where
  * @param repeat true when it is read there already, so that somebody else has to read it
  */
-public record Asked(Spot spot, boolean repeat) {}
+public record Asked(MeasuringPoint spot, boolean repeat) {}

@@ -74,7 +74,7 @@ final class Diagonals {
                 c.say(new HeightFinding.DiagonalMoved(List.copyOf(moved), change));
             } else {
                 c.say(new HeightFinding.DiagonalOneMethod(
-                        Spot.of(Corner.LF, worst), List.copyOf(moved), change, List.copyOf(held)));
+                        MeasuringPoint.of(Corner.LF, worst), List.copyOf(moved), change, List.copyOf(held)));
             }
         } else if (!held.isEmpty()) {
             c.say(new HeightFinding.DiagonalHeld(List.copyOf(held)));

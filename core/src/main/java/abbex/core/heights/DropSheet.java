@@ -29,7 +29,7 @@ public record DropSheet(
         PerEnd<EndDrop> ends,
         Map<Method, BeforeAfter> diagonals,
         Rake rake,
-        Map<Spot, Figure<Estimate>> points,
+        Map<MeasuringPoint, Figure<Estimate>> points,
         Map<End, Sag> sag,
         List<Finding> findings) {
 
@@ -50,7 +50,7 @@ public record DropSheet(
         StateCheck.run(c);
         ReadingCheck.run(c);
         PerCorner<CornerDrop> corners = Drops.corners(c);
-        Map<Spot, Figure<Estimate>> points = PointDrops.run(c);
+        Map<MeasuringPoint, Figure<Estimate>> points = PointDrops.run(c);
         PerEnd<EndDrop> ends =
                 vehicle.kind().singleTrack() ? Motorcycle.ends(c, points) : PointDrops.sides(c, Drops.ends(c, corners));
         Map<Method, BeforeAfter> diagonals = Diagonals.run(c, ends);

@@ -31,7 +31,7 @@ final class Equations {
     private final List<Integer> wheels = new ArrayList<>();
     private final List<int[]> lips = new ArrayList<>();
     private final List<Tie> ties = new ArrayList<>();
-    private final Freedoms freedoms;
+    private final PriorDeviations freedoms;
     private final double framePitch;
     private final double frameRoll;
 
@@ -42,7 +42,7 @@ final class Equations {
      * @param framePitch distance of the frame points from the middle, in half wheelbases
      * @param frameRoll the same across, in half tracks
      */
-    Equations(Freedoms freedoms, double framePitch, double frameRoll) {
+    Equations(PriorDeviations freedoms, double framePitch, double frameRoll) {
         this.freedoms = freedoms;
         this.framePitch = framePitch;
         this.frameRoll = frameRoll;
@@ -155,7 +155,7 @@ final class Equations {
             case "tyre" -> freedoms.tyre();
             case "wheel" -> freedoms.wheel();
             case "tread" -> freedoms.tread();
-            default -> Freedoms.FREE;
+            default -> PriorDeviations.FREE;
         };
     }
 
@@ -201,7 +201,7 @@ final class Equations {
         double used = 0;
         for (Map.Entry<String, Integer> column : columns.entrySet()) {
             double width = prior(column.getKey());
-            if (width >= Freedoms.FREE) {
+            if (width >= PriorDeviations.FREE) {
                 used += 1 - fit.covariance(column.getValue(), column.getValue()) / (width * width);
             }
         }

@@ -60,13 +60,13 @@ public final class Floor {
     public Length diagonal(Method method) {
         Length d = Length.ZERO;
         for (Corner corner : Corner.WALK) {
-            d = d.plus(adds(Spot.of(corner, method)).times(corner.diagonalSign()));
+            d = d.plus(adds(MeasuringPoint.of(corner, method)).times(corner.diagonalSign()));
         }
         return d;
     }
 
     /** What this floor adds to a height; a level one adds nothing. */
-    public Length adds(Spot spot) {
+    public Length adds(MeasuringPoint spot) {
         if (spot.way() instanceof PointMethod point) {
             return point.floorInIt() && spot.place() instanceof Corner corner
                     ? Length.ofRoundedMm(ground[corner.ordinal()])

@@ -17,8 +17,13 @@ import java.util.List;
  * @param standIn what the vehicle that was measured may have differed by, one standard deviation in mm
  */
 public record Height(
-        Spot spot, Estimate estimate, List<Reading> readings, Length adds, Uncertainty point, double standIn) {
-    static Height of(Spot spot, List<Reading> readings, Basis basis) {
+        MeasuringPoint spot,
+        Estimate estimate,
+        List<Reading> readings,
+        Length adds,
+        Uncertainty point,
+        double standIn) {
+    static Height of(MeasuringPoint spot, List<Reading> readings, Basis basis) {
         List<Reading> sorted = readings.size() == 1
                 ? List.copyOf(readings)
                 : readings.stream().sorted(Reading.BY_VALUE).toList();
@@ -58,7 +63,7 @@ public record Height(
         return new Height(spot, estimate.minus(lip), readings, adds.plus(lip.value()), point, standIn);
     }
 
-    Height at(Spot other) {
+    Height at(MeasuringPoint other) {
         return new Height(other, estimate, readings, adds, point, standIn);
     }
 

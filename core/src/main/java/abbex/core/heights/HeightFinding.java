@@ -25,16 +25,17 @@ public sealed interface HeightFinding extends Finding {
         return Whole.VEHICLE;
     }
 
-    record ReadingSuspect(Spot place, Length read, Estimate others, Slip slip) implements HeightFinding, Look {}
-
-    record ReadingSuspectBefore(Spot place, Length read, Estimate others, Slip slip, Stage stage)
+    record ReadingSuspect(MeasuringPoint place, Length read, Estimate others, Slip slip)
             implements HeightFinding, Look {}
 
-    record ReadingTwins(Spot place, List<Stage> stages) implements HeightFinding, Look {}
+    record ReadingSuspectBefore(MeasuringPoint place, Length read, Estimate others, Slip slip, Stage stage)
+            implements HeightFinding, Look {}
 
-    record ReadingsSuspect(Spot place, List<Taken> readings, Slip slip) implements HeightFinding, Look {}
+    record ReadingTwins(MeasuringPoint place, List<Stage> stages) implements HeightFinding, Look {}
 
-    record ReadingsSuspectSettled(Spot place, List<Taken> readings, Slip slip, Asked ask)
+    record ReadingsSuspect(MeasuringPoint place, List<Taken> readings, Slip slip) implements HeightFinding, Look {}
+
+    record ReadingsSuspectSettled(MeasuringPoint place, List<Taken> readings, Slip slip, Asked ask)
             implements HeightFinding, Look {}
 
     record ReadingsRestless() implements HeightFinding, Look {}
@@ -59,13 +60,13 @@ public sealed interface HeightFinding extends Finding {
 
     record StateHalfTaken(SheetState.Item item, String said) implements HeightFinding, Note, Open {}
 
-    record UnitDoubt(Spot place, String read, LengthUnit meant) implements HeightFinding, Look {}
+    record UnitDoubt(MeasuringPoint place, String read, LengthUnit meant) implements HeightFinding, Look {}
 
-    record WrongColumn(Spot place, Length read, List<Method> fits) implements HeightFinding, Look {}
+    record WrongColumn(MeasuringPoint place, Length read, List<Method> fits) implements HeightFinding, Look {}
 
-    record UnusualHeight(Spot place, Length read, Length from, Length to) implements HeightFinding, Look {}
+    record UnusualHeight(MeasuringPoint place, Length read, Length from, Length to) implements HeightFinding, Look {}
 
-    record RepeatsDisagree(Spot place, Length low, String lowBy, Length high, String highBy)
+    record RepeatsDisagree(MeasuringPoint place, Length low, String lowBy, Length high, String highBy)
             implements HeightFinding, Look {}
 
     record TyreOrMisread(Corner place, Length before, Length now, Estimate change) implements HeightFinding, Look {}
@@ -80,7 +81,7 @@ public sealed interface HeightFinding extends Finding {
 
     record WheelAgainstFrame(Corner place, Estimate wheel, Estimate frame) implements HeightFinding, Look {}
 
-    record DiagonalOneMethod(Spot place, List<Method> moved, Estimate change, List<Method> held)
+    record DiagonalOneMethod(MeasuringPoint place, List<Method> moved, Estimate change, List<Method> held)
             implements HeightFinding, Look {}
 
     record DiagonalMoved(List<Method> moved, Estimate change) implements HeightFinding, Look {}
@@ -108,7 +109,8 @@ public sealed interface HeightFinding extends Finding {
 
     record StandSteep(Angle lean, Angle least) implements HeightFinding, Look {}
 
-    record AxleTravelShort(Spot place, Place at, Estimate room, Length needed) implements HeightFinding, Look {}
+    record AxleTravelShort(MeasuringPoint place, Place at, Estimate room, Length needed)
+            implements HeightFinding, Look {}
 
     record CornerRose(Place place, Estimate by) implements HeightFinding, Look {}
 
@@ -155,19 +157,19 @@ public sealed interface HeightFinding extends Finding {
 
     record FloorNotUsed() implements HeightFinding, Note, Open {}
 
-    record NoBefore(Spot place, Way way, List<Place> at) implements HeightFinding, Look, Open {}
+    record NoBefore(MeasuringPoint place, Way way, List<Place> at) implements HeightFinding, Look, Open {}
 
-    record BeforeCorrectedLater(Spot place, Length read, String by) implements HeightFinding, Note {}
+    record BeforeCorrectedLater(MeasuringPoint place, Length read, String by) implements HeightFinding, Note {}
 
-    record FinerThanTape(Spot place, String read, Graduation tape) implements HeightFinding, Note {}
+    record FinerThanTape(MeasuringPoint place, String read, Graduation tape) implements HeightFinding, Note {}
 
     record RakeOverWheelbase() implements HeightFinding, Note {}
 
     record RakeChanged(Length before, Length now, Estimate change) implements HeightFinding, Note {}
 
-    record StillToRead(Spot place, Way way, List<Place> at) implements HeightFinding, Note, Open {}
+    record StillToRead(MeasuringPoint place, Way way, List<Place> at) implements HeightFinding, Note, Open {}
 
-    record ReadingsUnchecked(Spot place, List<Spot> spots) implements HeightFinding, Note, Open {}
+    record ReadingsUnchecked(MeasuringPoint place, List<MeasuringPoint> spots) implements HeightFinding, Note, Open {}
 
     record NoFrame() implements HeightFinding, Note, Open {}
 

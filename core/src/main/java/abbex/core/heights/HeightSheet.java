@@ -21,9 +21,9 @@ public final class HeightSheet {
     private final Basis basis;
     private final @Nullable Height[] heights;
     private final List<Height> all;
-    private final Map<Spot, Height> points;
+    private final Map<MeasuringPoint, Height> points;
 
-    private HeightSheet(SheetState state, Basis basis, @Nullable Height[] heights, Map<Spot, Height> points) {
+    private HeightSheet(SheetState state, Basis basis, @Nullable Height[] heights, Map<MeasuringPoint, Height> points) {
         this.points = points;
         this.state = state;
         this.basis = basis;
@@ -44,9 +44,9 @@ public final class HeightSheet {
 
     /** The same with what else the heights rest on. */
     public static HeightSheet of(SheetState state, Basis basis, Collection<Reading> readings) {
-        SortedMap<Spot, List<Reading>> elsewhere = new TreeMap<>(Comparator.comparing(Spot::code));
-        List<List<Reading>> bySpot = new ArrayList<>(Spot.COUNT);
-        for (int i = 0; i < Spot.COUNT; i++) {
+        SortedMap<MeasuringPoint, List<Reading>> elsewhere = new TreeMap<>(Comparator.comparing(MeasuringPoint::code));
+        List<List<Reading>> bySpot = new ArrayList<>(MeasuringPoint.COUNT);
+        for (int i = 0; i < MeasuringPoint.COUNT; i++) {
             bySpot.add(null);
         }
         for (Reading reading : readings) {
@@ -62,12 +62,12 @@ public final class HeightSheet {
             }
             bySpot.get(i).add(reading);
         }
-        Height[] heights = new Height[Spot.COUNT];
+        Height[] heights = new Height[MeasuringPoint.COUNT];
         for (int i = 0; i < heights.length; i++) {
             List<Reading> here = bySpot.get(i);
             heights[i] = here == null ? null : Height.of(here.get(0).spot(), here, basis);
         }
-        Map<Spot, Height> points = new LinkedHashMap<>();
+        Map<MeasuringPoint, Height> points = new LinkedHashMap<>();
         elsewhere.forEach((spot, here) -> points.put(spot, Height.of(spot, here, basis)));
         return new HeightSheet(state, basis, heights, Collections.unmodifiableMap(points));
     }
@@ -77,21 +77,21 @@ public final class HeightSheet {
     }
 
     /** The same sheet as if one spot had not been read. */
-    HeightSheet without(Spot spot) {
+    HeightSheet without(MeasuringPoint spot) {
         Height[] rest = heights.clone();
         rest[spot.index()] = null;
         return new HeightSheet(state, basis, rest, points);
     }
 
     /** The same sheet with the readings of two spots in each other's place. */
-    HeightSheet exchanged(Spot a, Spot b) {
+    HeightSheet exchanged(MeasuringPoint a, MeasuringPoint b) {
         Height[] other = heights.clone();
         other[a.index()] = moved(heights[b.index()], a);
         other[b.index()] = moved(heights[a.index()], b);
         return new HeightSheet(state, basis, other, points);
     }
 
-    private static @Nullable Height moved(@Nullable Height height, Spot to) {
+    private static @Nullable Height moved(@Nullable Height height, MeasuringPoint to) {
         return height == null ? null : height.at(to);
     }
 
@@ -106,7 +106,7 @@ public final class HeightSheet {
     HeightSheet lowered(Corner corner, Estimate lip) {
         Height[] other = heights.clone();
         for (Method method : Method.values()) {
-            int i = Spot.index(corner, method);
+            int i = MeasuringPoint.index(corner, method);
             if (method.lip() && other[i] != null) {
                 other[i] = other[i].lowered(lip);
             }
@@ -119,7 +119,7 @@ public final class HeightSheet {
         Height[] rest = heights.clone();
         for (Method method : Method.values()) {
             if (method.lip()) {
-                rest[Spot.index(corner, method)] = null;
+                rest[MeasuringPoint.index(corner, method)] = null;
             }
         }
         return new HeightSheet(state, basis, rest, points);
@@ -134,12 +134,12 @@ public final class HeightSheet {
     }
 
     public Optional<Height> at(Corner corner, Method method) {
-        return Optional.ofNullable(heights[Spot.index(corner, method)]);
+        return Optional.ofNullable(heights[MeasuringPoint.index(corner, method)]);
     }
 
     @Nullable
     Height get(Corner corner, Method method) {
-        return heights[Spot.index(corner, method)];
+        return heights[MeasuringPoint.index(corner, method)];
     }
 
     public boolean has(Method method) {
@@ -170,7 +170,7 @@ public final class HeightSheet {
     }
 
     /** The heights at points of their own, by code. */
-    public Map<Spot, Height> points() {
+    public Map<MeasuringPoint, Height> points() {
         return points;
     }
 
@@ -185,7 +185,7 @@ public final class HeightSheet {
     }
 
     /** The height at any spot. */
-    public Optional<Height> at(Spot spot) {
+    public Optional<Height> at(MeasuringPoint spot) {
         return spot.atCorner() ? at(spot.corner(), spot.method()) : Optional.ofNullable(points.get(spot));
     }
 

@@ -12,10 +12,10 @@ import java.util.Optional;
 final class JobCheck {
     private final List<HeightSheet> sheets;
     private final Adjustment adjustment;
-    private final Judgement.Pair compared;
+    private final Assessment.Pair compared;
     private final List<Finding> findings = new ArrayList<>();
 
-    private JobCheck(List<HeightSheet> sheets, Adjustment adjustment, Judgement.Pair compared) {
+    private JobCheck(List<HeightSheet> sheets, Adjustment adjustment, Assessment.Pair compared) {
         this.sheets = sheets;
         this.adjustment = adjustment;
         this.compared = compared;
@@ -24,8 +24,8 @@ final class JobCheck {
     static List<Finding> run(
             List<HeightSheet> sheets,
             Adjustment adjustment,
-            Judgement.Pair compared,
-            List<Suspect> suspects,
+            Assessment.Pair compared,
+            List<Outlier> suspects,
             boolean floorsUnused) {
         JobCheck check = new JobCheck(sheets, adjustment, compared);
         check.order();
@@ -80,7 +80,7 @@ final class JobCheck {
     }
 
     /** When all that was read before has been read again: does it fit, and is all of it checked by something. */
-    private void fit(List<Suspect> suspects) {
+    private void fit(List<Outlier> suspects) {
         HeightSheet before = sheets.get(compared.before());
         HeightSheet after = sheets.get(compared.after());
         if (before.isEmpty() || after.isEmpty()) {
@@ -91,7 +91,7 @@ final class JobCheck {
         }
         boolean whole = before.all().stream()
                 .allMatch(h -> after.get(h.spot().corner(), h.spot().method()) != null);
-        List<Spot> unchecked = adjustment.unchecked();
+        List<MeasuringPoint> unchecked = adjustment.unchecked();
         if (whole && !unchecked.isEmpty()) {
             findings.add(new HeightFinding.ReadingsUnchecked(unchecked.get(0), List.copyOf(unchecked)));
         }

@@ -9,7 +9,7 @@ import java.util.Set;
 final class Lips {
     private Lips() {}
 
-    static Set<Corner> worked(List<HeightSheet> sheets, Judgement.Pair compared) {
+    static Set<Corner> worked(List<HeightSheet> sheets, Assessment.Pair compared) {
         Set<Corner> worked = EnumSet.noneOf(Corner.class);
         for (int sheet = compared.before() + 1; sheet <= compared.after(); sheet++) {
             worked.addAll(sheets.get(sheet).basis().arches());

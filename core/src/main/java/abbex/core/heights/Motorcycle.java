@@ -43,10 +43,10 @@ final class Motorcycle {
 
     private Motorcycle() {}
 
-    static PerEnd<EndDrop> ends(Comparison c, Map<Spot, Figure<Estimate>> points) {
+    static PerEnd<EndDrop> ends(Comparison c, Map<MeasuringPoint, Figure<Estimate>> points) {
         PerEnd<EndDrop> ends = PerEnd.of(end -> end(c, end, points));
-        boolean slid = c.before().points().containsKey(Spot.of(End.FRONT, FT))
-                && c.after().points().containsKey(Spot.of(End.FRONT, FT));
+        boolean slid = c.before().points().containsKey(MeasuringPoint.of(End.FRONT, FT))
+                && c.after().points().containsKey(MeasuringPoint.of(End.FRONT, FT));
         if (slid && c.vehicle().headAngle().isEmpty()) {
             c.say(new HeightFinding.HeadAngleNeeded());
         }
@@ -56,9 +56,9 @@ final class Motorcycle {
         return ends;
     }
 
-    private static EndDrop end(Comparison c, End end, Map<Spot, Figure<Estimate>> points) {
+    private static EndDrop end(Comparison c, End end, Map<MeasuringPoint, Figure<Estimate>> points) {
         Optional<PointMethod> best = best(end, points);
-        Optional<Figure<Estimate>> drop = best.map(way -> points.get(Spot.of(end, way)));
+        Optional<Figure<Estimate>> drop = best.map(way -> points.get(MeasuringPoint.of(end, way)));
         best.filter(PointMethod::tyreInIt).ifPresent(way -> c.say(new HeightFinding.TyreInDrop(end, List.of(end))));
         drop.map(Figure::value)
                 .filter(d -> d.value().sign() < 0 && d.differsFromZero())
@@ -71,15 +71,15 @@ final class Motorcycle {
      * From axle or rim to the body first, then what the tubes were moved by, then what has the tyre in it. The move of the
      * tubes says nothing of springs and preload, so it comes after what was measured to the body.
      */
-    private static Optional<PointMethod> best(End end, Map<Spot, Figure<Estimate>> points) {
+    private static Optional<PointMethod> best(End end, Map<MeasuringPoint, Figure<Estimate>> points) {
         return java.util.stream.Stream.of(AX, FR, FT, BODY)
-                .filter(way -> points.containsKey(Spot.of(end, way)))
+                .filter(way -> points.containsKey(MeasuringPoint.of(end, way)))
                 .findFirst();
     }
 
-    private static void agree(Comparison c, End end, Map<Spot, Figure<Estimate>> points) {
+    private static void agree(Comparison c, End end, Map<MeasuringPoint, Figure<Estimate>> points) {
         List<PointMethod> read = HARD.stream()
-                .filter(way -> points.containsKey(Spot.of(end, way)))
+                .filter(way -> points.containsKey(MeasuringPoint.of(end, way)))
                 .toList();
         for (PointMethod other : read.subList(Math.min(1, read.size()), read.size())) {
             Estimate one = drop(points, end, read.get(0));
@@ -93,13 +93,13 @@ final class Motorcycle {
         }
     }
 
-    private static Estimate drop(Map<Spot, Figure<Estimate>> points, End end, PointMethod way) {
-        return Objects.requireNonNull(points.get(Spot.of(end, way))).value();
+    private static Estimate drop(Map<MeasuringPoint, Figure<Estimate>> points, End end, PointMethod way) {
+        return Objects.requireNonNull(points.get(MeasuringPoint.of(end, way))).value();
     }
 
     /** The seat lies between the axles, so its drop lies between theirs; the tyres may add a little. */
-    private static void seat(Comparison c, PerEnd<EndDrop> ends, Map<Spot, Figure<Estimate>> points) {
-        Figure<Estimate> seat = points.get(Spot.of(Seat.SEAT, SEAT));
+    private static void seat(Comparison c, PerEnd<EndDrop> ends, Map<MeasuringPoint, Figure<Estimate>> points) {
+        Figure<Estimate> seat = points.get(MeasuringPoint.of(Seat.SEAT, SEAT));
         Optional<Estimate> front = ends.get(End.FRONT).drop().map(Figure::value);
         Optional<Estimate> rear = ends.get(End.REAR).drop().map(Figure::value);
         if (seat == null || front.isEmpty() || rear.isEmpty()) {
@@ -170,8 +170,8 @@ final class Motorcycle {
     }
 
     private static Optional<Figure<Estimate>> sag(HeightSheet sheet, End end, PointMethod under) {
-        Height free = sheet.points().get(Spot.of(end, FREE));
-        Height loaded = sheet.points().get(Spot.of(end, under));
+        Height free = sheet.points().get(MeasuringPoint.of(end, FREE));
+        Height loaded = sheet.points().get(MeasuringPoint.of(end, under));
         return free == null || loaded == null
                 ? Optional.empty()
                 : Optional.of(new Figure<>(

@@ -31,17 +31,17 @@ final class PointDrops {
     }
 
     /** Positive is down; where a fork's head angle is not known its drop cannot be told. */
-    static Map<Spot, Figure<Estimate>> run(Comparison c) {
-        Map<Spot, Figure<Estimate>> drops = new LinkedHashMap<>();
+    static Map<MeasuringPoint, Figure<Estimate>> run(Comparison c) {
+        Map<MeasuringPoint, Figure<Estimate>> drops = new LinkedHashMap<>();
         for (PointMethod way : ways(c.before(), c.after())) {
             way.places().stream()
-                    .map(place -> Spot.of(place, way))
+                    .map(place -> MeasuringPoint.of(place, way))
                     .forEach(spot -> drop(c, spot, way).ifPresent(drop -> drops.put(spot, drop)));
         }
         return Collections.unmodifiableMap(drops);
     }
 
-    private static Optional<Figure<Estimate>> drop(Comparison c, Spot spot, PointMethod way) {
+    private static Optional<Figure<Estimate>> drop(Comparison c, MeasuringPoint spot, PointMethod way) {
         Height before = c.before().points().get(spot);
         Height after = c.after().points().get(spot);
         if (before == null || after == null) {
@@ -77,8 +77,8 @@ final class PointDrops {
     }
 
     private static Optional<Figure<Estimate>> leftRight(HeightSheet sheet, End end, PointMethod way) {
-        Height left = sheet.points().get(Spot.of((Corner) end.left(), way));
-        Height right = sheet.points().get(Spot.of((Corner) end.right(), way));
+        Height left = sheet.points().get(MeasuringPoint.of((Corner) end.left(), way));
+        Height right = sheet.points().get(MeasuringPoint.of((Corner) end.right(), way));
         return left == null || right == null
                 ? Optional.empty()
                 : Optional.of(new Figure<>(

@@ -13,8 +13,8 @@ import java.util.Optional;
 final class PromiseCheck {
     private PromiseCheck() {}
 
-    static void run(Comparison c, PerEnd<EndDrop> ends, Map<Spot, Figure<Estimate>> points) {
-        Optional.ofNullable(points.get(Spot.of(Seat.SEAT, PointMethod.SEAT)))
+    static void run(Comparison c, PerEnd<EndDrop> ends, Map<MeasuringPoint, Figure<Estimate>> points) {
+        Optional.ofNullable(points.get(MeasuringPoint.of(Seat.SEAT, PointMethod.SEAT)))
                 .ifPresent(seat ->
                         c.advertised().at(Seat.SEAT).ifPresent(range -> judge(c, Seat.SEAT, seat.value(), range)));
         for (EndDrop end : ends.values()) {

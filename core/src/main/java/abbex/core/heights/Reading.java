@@ -16,7 +16,7 @@ import java.util.Comparator;
  * @param takenAt when it was taken
  * @param correction true when it replaced an earlier reading of the same person
  */
-public record Reading(Spot spot, TapeReading tape, String who, Instant takenAt, boolean correction) {
+public record Reading(MeasuringPoint spot, TapeReading tape, String who, Instant takenAt, boolean correction) {
     static final Comparator<Reading> BY_VALUE = Comparator.comparing(
                     (Reading r) -> r.tape().value())
             .thenComparing(r -> r.tape().raw())
@@ -24,7 +24,7 @@ public record Reading(Spot spot, TapeReading tape, String who, Instant takenAt, 
             .thenComparing(Reading::takenAt);
 
     /** A reading of nobody in particular, for computation without a record. */
-    public static Reading of(Spot spot, TapeReading tape) {
+    public static Reading of(MeasuringPoint spot, TapeReading tape) {
         return new Reading(spot, tape, "", Instant.EPOCH, false);
     }
 

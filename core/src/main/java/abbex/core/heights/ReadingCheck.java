@@ -133,7 +133,7 @@ final class ReadingCheck {
         List<Place> noBefore = new ArrayList<>(places.size());
         List<Place> toRead = new ArrayList<>(places.size());
         for (Place place : places) {
-            Spot spot = Spot.of(place, way);
+            MeasuringPoint spot = MeasuringPoint.of(place, way);
             boolean before = c.before().at(spot).isPresent();
             boolean after = c.after().at(spot).isPresent();
             if (after && !before) {
@@ -143,10 +143,10 @@ final class ReadingCheck {
             }
         }
         if (!noBefore.isEmpty()) {
-            c.say(new HeightFinding.NoBefore(Spot.of(noBefore.get(0), way), way, List.copyOf(noBefore)));
+            c.say(new HeightFinding.NoBefore(MeasuringPoint.of(noBefore.get(0), way), way, List.copyOf(noBefore)));
         }
         if (!toRead.isEmpty()) {
-            c.say(new HeightFinding.StillToRead(Spot.of(toRead.get(0), way), way, List.copyOf(toRead)));
+            c.say(new HeightFinding.StillToRead(MeasuringPoint.of(toRead.get(0), way), way, List.copyOf(toRead)));
         }
     }
 

@@ -68,10 +68,10 @@ public final class RideHeight {
 
     /** A lip that was moved between the two is taken off, which all sheets together tell; else two sheets are enough. */
     private DropSheet compare(int from, int to) {
-        Judgement.Pair pair = new Judgement.Pair(from, to);
+        Assessment.Pair pair = new Assessment.Pair(from, to);
         return Lips.worked(sheets, pair).isEmpty()
                 ? DropSheet.compare(vehicle, sheets.get(from), sheets.get(to), Advertised.NOTHING, limits)
-                : Judgement.of(vehicle, sheets, pair, Advertised.NOTHING, limits)
+                : Assessment.of(vehicle, sheets, pair, Advertised.NOTHING, limits)
                         .drops();
     }
 

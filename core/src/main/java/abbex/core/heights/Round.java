@@ -30,7 +30,7 @@ import java.util.stream.Stream;
  * @param code its short name; {@code at-} and a place for everything there
  * @param spots in walking order
  */
-public record Round(String code, List<Spot> spots) {
+public record Round(String code, List<MeasuringPoint> spots) {
     private static final String AT = "at-";
 
     /** At one corner the hub comes first: the tape is set there already for the rim. */
@@ -52,17 +52,18 @@ public record Round(String code, List<Spot> spots) {
             rounds.add(new Round(
                     "BIKE",
                     List.of(
-                            Spot.of(AX.places().get(0), AX),
-                            Spot.of(FT.places().get(0), FT),
-                            Spot.of(SEAT.places().get(0), SEAT),
-                            Spot.of(AX.places().get(1), AX))));
+                            MeasuringPoint.of(AX.places().get(0), AX),
+                            MeasuringPoint.of(FT.places().get(0), FT),
+                            MeasuringPoint.of(SEAT.places().get(0), SEAT),
+                            MeasuringPoint.of(AX.places().get(1), AX))));
             rounds.add(by(walk, FR));
             rounds.add(by(walk, BODY));
             rounds.add(placeByPlace("SAG", walk, FREE, RIDER));
         } else {
             Stream.of(Method.values())
                     .map(m -> new Round(
-                            m.name(), walk.stream().map(c -> Spot.of(c, m)).toList()))
+                            m.name(),
+                            walk.stream().map(c -> MeasuringPoint.of(c, m)).toList()))
                     .forEach(rounds::add);
         }
         if (kind.cabAndBed()) {
@@ -79,11 +80,11 @@ public record Round(String code, List<Spot> spots) {
     }
 
     private static Round placeByPlace(String code, List<Corner> walk, PointMethod... ways) {
-        List<Spot> spots = new ArrayList<>();
+        List<MeasuringPoint> spots = new ArrayList<>();
         for (Place place : places(walk, List.of(ways))) {
             Stream.of(ways)
                     .filter(way -> way.places().contains(place))
-                    .map(way -> Spot.of(place, way))
+                    .map(way -> MeasuringPoint.of(place, way))
                     .forEach(spots::add);
         }
         return new Round(code, spots);
@@ -109,7 +110,7 @@ public record Round(String code, List<Spot> spots) {
                                         corners ? AT_CORNER.stream() : Stream.<Way>empty(),
                                         points.stream()
                                                 .filter(way -> way.places().contains(place)))
-                                .map(way -> Spot.of(place, way))
+                                .map(way -> MeasuringPoint.of(place, way))
                                 .toList()))
                 .filter(round -> round.spots().size() > 1)
                 .toList();
@@ -122,7 +123,7 @@ public record Round(String code, List<Spot> spots) {
 
     /** True when no place comes twice, so that a place alone names a spot of it. */
     public boolean placesDiffer() {
-        return spots.stream().map(Spot::place).distinct().count() == spots.size();
+        return spots.stream().map(MeasuringPoint::place).distinct().count() == spots.size();
     }
 
     /** True when every height of it stands on the sheet. */
@@ -133,7 +134,7 @@ public record Round(String code, List<Spot> spots) {
     /** How many heights of it stand on the sheet. */
     public int read(HeightSheet sheet) {
         int read = 0;
-        for (Spot spot : spots) {
+        for (MeasuringPoint spot : spots) {
             read += sheet.at(spot).isPresent() ? 1 : 0;
         }
         return read;

@@ -36,13 +36,13 @@ final class Slips {
     private record Tried(Slip slip, double misfit) {}
 
     private final List<HeightSheet> sheets;
-    private final Suspect suspect;
+    private final Outlier suspect;
     private final Function<List<HeightSheet>, Adjustment> adjust;
     private final Reading reading;
     private final Estimate probable;
     private final List<Tried> tried = new ArrayList<>();
 
-    private Slips(List<HeightSheet> sheets, Suspect suspect, Function<List<HeightSheet>, Adjustment> adjust) {
+    private Slips(List<HeightSheet> sheets, Outlier suspect, Function<List<HeightSheet>, Adjustment> adjust) {
         this.adjust = adjust;
         this.sheets = sheets;
         this.suspect = suspect;
@@ -55,7 +55,7 @@ final class Slips {
      *
      * @param adjust how sheets of this job are adjusted
      */
-    static Slip explain(List<HeightSheet> sheets, Suspect suspect, Function<List<HeightSheet>, Adjustment> adjust) {
+    static Slip explain(List<HeightSheet> sheets, Outlier suspect, Function<List<HeightSheet>, Adjustment> adjust) {
         Slips slips = new Slips(sheets, suspect, adjust);
         slips.places();
         slips.marks();
@@ -80,7 +80,7 @@ final class Slips {
 
     /** The reading belongs somewhere else. */
     private void places() {
-        Spot spot = suspect.spot();
+        MeasuringPoint spot = suspect.spot();
         for (Corner corner : Corner.WALK) {
             if (corner != spot.corner() && swappedWith(corner)) {
                 tried.add(new Tried(Slip.SWAPPED_CORNERS, 0));

@@ -7,4 +7,4 @@ import java.util.Optional;
  *
  * @param stage empty where only one sheet is spoken of
  */
-public record Taken(Spot spot, Optional<Stage> stage) {}
+public record Taken(MeasuringPoint spot, Optional<Stage> stage) {}

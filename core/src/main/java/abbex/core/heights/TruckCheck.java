@@ -17,7 +17,7 @@ final class TruckCheck {
 
     private TruckCheck() {}
 
-    static void run(Comparison c, PerEnd<EndDrop> ends, Map<Spot, Figure<Estimate>> points) {
+    static void run(Comparison c, PerEnd<EndDrop> ends, Map<MeasuringPoint, Figure<Estimate>> points) {
         travel(c);
         Optional<Estimate> left = drop(points, Corner.LR);
         Optional<Estimate> right = drop(points, Corner.RR);
@@ -33,7 +33,7 @@ final class TruckCheck {
     private static void travel(Comparison c) {
         Height shortest = null;
         for (Place place : PointMethod.AXLE.places()) {
-            Height here = c.after().points().get(Spot.of(place, PointMethod.AXLE));
+            Height here = c.after().points().get(MeasuringPoint.of(place, PointMethod.AXLE));
             if (here != null && (shortest == null || here.value().compareTo(shortest.value()) < 0)) {
                 shortest = here;
             }
@@ -47,8 +47,8 @@ final class TruckCheck {
         }
     }
 
-    private static Optional<Estimate> drop(Map<Spot, Figure<Estimate>> points, Corner corner) {
-        return Optional.ofNullable(points.get(Spot.of((Place) corner, PointMethod.AXLE)))
+    private static Optional<Estimate> drop(Map<MeasuringPoint, Figure<Estimate>> points, Corner corner) {
+        return Optional.ofNullable(points.get(MeasuringPoint.of((Place) corner, PointMethod.AXLE)))
                 .map(Figure::value);
     }
 }

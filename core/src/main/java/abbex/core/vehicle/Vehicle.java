@@ -15,7 +15,7 @@ import java.util.Optional;
  * @param track between the wheels' centre planes of each end
  * @param tyre of each end
  * @param headAngle a motorcycle's steering head from the vertical, positive leaning back
- * @param twinRear true when each side of the rear axle carries two wheels
+ * @param dualRear true when each side of the rear axle carries two wheels
  */
 public record Vehicle(
         VehicleKind kind,
@@ -24,7 +24,7 @@ public record Vehicle(
         PerEnd<Optional<Length>> track,
         PerEnd<Optional<Tyre>> tyre,
         Optional<Angle> headAngle,
-        boolean twinRear) {
+        boolean dualRear) {
     public Vehicle {
         requirePositive("wheelbase", wheelbase);
         requirePositive("frame base", frameBase);
@@ -49,32 +49,32 @@ public record Vehicle(
     }
 
     public Vehicle withWheelbase(Length length) {
-        return new Vehicle(kind, Optional.of(length), frameBase, track, tyre, headAngle, twinRear);
+        return new Vehicle(kind, Optional.of(length), frameBase, track, tyre, headAngle, dualRear);
     }
 
     public Vehicle withFrameBase(Length length) {
-        return new Vehicle(kind, wheelbase, Optional.of(length), track, tyre, headAngle, twinRear);
+        return new Vehicle(kind, wheelbase, Optional.of(length), track, tyre, headAngle, dualRear);
     }
 
     public Vehicle withTyre(End end, Tyre other) {
-        return new Vehicle(kind, wheelbase, frameBase, track, tyre.with(end, Optional.of(other)), headAngle, twinRear);
+        return new Vehicle(kind, wheelbase, frameBase, track, tyre.with(end, Optional.of(other)), headAngle, dualRear);
     }
 
     public Vehicle withTrack(End end, Length length) {
-        return new Vehicle(kind, wheelbase, frameBase, track.with(end, Optional.of(length)), tyre, headAngle, twinRear);
+        return new Vehicle(kind, wheelbase, frameBase, track.with(end, Optional.of(length)), tyre, headAngle, dualRear);
     }
 
     public Vehicle withHeadAngle(Angle angle) {
-        return new Vehicle(kind, wheelbase, frameBase, track, tyre, Optional.of(angle), twinRear);
+        return new Vehicle(kind, wheelbase, frameBase, track, tyre, Optional.of(angle), dualRear);
     }
 
-    public Vehicle withTwinRear() {
+    public Vehicle withDualRear() {
         return new Vehicle(kind, wheelbase, frameBase, track, tyre, headAngle, true);
     }
 
     /** Its wheels, each with a tyre pressure of its own. */
     public List<Place> wheels() {
-        return kind.wheels(twinRear);
+        return kind.wheels(dualRear);
     }
 
     public Optional<Tyre> tyre(End end) {

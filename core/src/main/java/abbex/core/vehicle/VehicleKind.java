@@ -41,12 +41,12 @@ public enum VehicleKind {
     }
 
     /** Its wheels, each with a tyre pressure of its own, in walking order. */
-    public List<Place> wheels(boolean twinRear) {
+    public List<Place> wheels(boolean dualRear) {
         if (singleTrack()) {
             return List.of(End.values());
         }
         List<Place> wheels = new ArrayList<>(Corner.WALK);
-        if (twinRear) {
+        if (dualRear) {
             wheels.addAll(List.of(InnerWheel.values()));
         }
         return List.copyOf(wheels);

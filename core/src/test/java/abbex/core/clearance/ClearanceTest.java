@@ -94,7 +94,7 @@ class ClearanceTest {
     void a_probe_fixes_the_point_that_its_gap_was_measured_to(Face face) {
         TyreBody tyre = TyreBody.of(NOW);
         for (double clock : new double[] {12, 1.5, 3, 10}) {
-            Probe probe = new Probe(ProbePlace.FENDER_LIP, clock, face, Length.ofMm(17), Length.ZERO);
+            GapReading probe = new GapReading(ProbePlace.FENDER_LIP, clock, face, Length.ofMm(17), Length.ZERO);
             assertEquals(
                     17,
                     Sweep.gap(tyre, probe.point(tyre), Carrier.BODY, MOTION, Pose.RIDE),
@@ -103,10 +103,10 @@ class ClearanceTest {
         }
         assertThrows(
                 IllegalArgumentException.class,
-                () -> new Probe(ProbePlace.FRAME, 0, face, Length.ofMm(1), Length.ZERO));
+                () -> new GapReading(ProbePlace.FRAME, 0, face, Length.ofMm(1), Length.ZERO));
         assertThrows(
                 IllegalArgumentException.class,
-                () -> new Probe(ProbePlace.FRAME, 12, face, Length.ofMm(-1), Length.ZERO));
+                () -> new GapReading(ProbePlace.FRAME, 12, face, Length.ofMm(-1), Length.ZERO));
     }
 
     /** Straight over the tread the least gap is the gap less the whole bump: no steer brings it nearer. */

@@ -31,15 +31,15 @@ class CornerCutTest {
                 new TrailingArm(RANGE, 400, Math.toRadians(-0.5), 60));
     }
 
-    private static WheelHouse house(Motion motion) {
-        List<Probed> probed = Stream.of(
-                        new Probe(ProbePlace.FENDER_LIP, 12, Face.OUTER_SHOULDER, Length.ofMm(90), Length.ZERO),
-                        new Probe(ProbePlace.LINER_FRONT, 10, Face.TREAD, Length.ofMm(70), Length.ZERO),
-                        new Probe(ProbePlace.STRUT, 12, Face.INNER_SIDEWALL, Length.ofMm(25), Length.ZERO),
-                        new Probe(ProbePlace.CONTROL_ARM, 6, Face.INNER_SHOULDER, Length.ofMm(30), Length.ZERO))
-                .map(p -> Probed.byHand(p, NOW))
+    private static ClearanceModel house(Motion motion) {
+        List<LocatedGap> probed = Stream.of(
+                        new GapReading(ProbePlace.FENDER_LIP, 12, Face.OUTER_SHOULDER, Length.ofMm(90), Length.ZERO),
+                        new GapReading(ProbePlace.LINER_FRONT, 10, Face.TREAD, Length.ofMm(70), Length.ZERO),
+                        new GapReading(ProbePlace.STRUT, 12, Face.INNER_SIDEWALL, Length.ofMm(25), Length.ZERO),
+                        new GapReading(ProbePlace.CONTROL_ARM, 6, Face.INNER_SHOULDER, Length.ofMm(30), Length.ZERO))
+                .map(p -> LocatedGap.byHand(p, NOW))
                 .toList();
-        return WheelHouse.of(probed, NOW, Worn.NOTHING, 20, motion);
+        return ClearanceModel.of(probed, NOW, Worn.NOTHING, 20, motion);
     }
 
     private static Pose pose(Random random) {
@@ -53,7 +53,7 @@ class CornerCutTest {
     @ParameterizedTest
     @MethodSource("motions")
     void its_lines_are_as_long_as_its_gaps(Motion motion) {
-        WheelHouse house = house(motion);
+        ClearanceModel house = house(motion);
         Random random = new Random(81);
         for (int i = 0; i < 300; i++) {
             Pose pose = pose(random);
@@ -61,7 +61,7 @@ class CornerCutTest {
             assertEquals(motion.at(pose), cut.wheel());
             for (int k = 0; k < cut.places().size(); k++) {
                 CornerCut.Place place = cut.places().get(k);
-                WheelHouse.Obstacle o = house.obstacles().get(k);
+                ClearanceModel.Obstacle o = house.obstacles().get(k);
                 assertEquals(Sweep.gap(house.body(), o.point(), o.place().carrier(), motion, pose), place.gap(), 1e-9);
                 double line = jts(place.at()).distance(jts(place.tyre()));
                 assertEquals(Math.abs(place.gap()), line, 1e-9, place + " at " + pose);
@@ -77,13 +77,13 @@ class CornerCutTest {
     @ParameterizedTest
     @MethodSource("motions")
     void the_sweep_asks_the_motion_alone(Motion motion) {
-        WheelHouse house = house(motion);
+        ClearanceModel house = house(motion);
         Random random = new Random(82);
         List<Verdict> verdicts = house.verdicts();
         for (int i = 0; i < 20_000; i++) {
             Pose pose = pose(random);
             for (int k = 0; k < verdicts.size(); k++) {
-                WheelHouse.Obstacle o = house.obstacles().get(k);
+                ClearanceModel.Obstacle o = house.obstacles().get(k);
                 double there = Sweep.gap(house.body(), o.point(), o.place().carrier(), motion, pose);
                 double least = verdicts.get(k).least().gap();
                 assertTrue(there >= least - Sweep.tolerance(least), o.place() + " at " + pose + ": " + there);

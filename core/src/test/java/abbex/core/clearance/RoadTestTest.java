@@ -25,8 +25,8 @@ class RoadTestTest {
         return new RoadTest(ON, lowered, new StraightMotion(DRIVEN, 0, Math.toRadians(-0.02), 0, 60));
     }
 
-    private static Probed probed(ProbePlace place, double clock, Face face, double mm) {
-        return Probed.byHand(new Probe(place, clock, face, Length.ofRoundedMm(mm), Length.ZERO), ON);
+    private static LocatedGap probed(ProbePlace place, double clock, Face face, double mm) {
+        return LocatedGap.byHand(new GapReading(place, clock, face, Length.ofRoundedMm(mm), Length.ZERO), ON);
     }
 
     /** Round trip: a place of which the nearest driven pose just touches is found again from its mark. */
@@ -74,8 +74,8 @@ class RoadTestTest {
     @Test
     void what_was_not_driven_together_moves_nothing() {
         RoadTest drive = drive(0);
-        Probed ahead = probed(ProbePlace.LINER_FRONT, 2, Face.OUTER_SHOULDER, 1);
-        Probed moved = drive.unmarked(ahead);
+        LocatedGap ahead = probed(ProbePlace.LINER_FRONT, 2, Face.OUTER_SHOULDER, 1);
+        LocatedGap moved = drive.unmarked(ahead);
         double together = Sweep.run(TyreBody.of(ON), moved.at(0), ProbePlace.LINER_FRONT.carrier(), drive.motion())
                 .gap();
         assertTrue(together < -5, "all at once it would still touch: " + together);
@@ -102,11 +102,11 @@ class RoadTestTest {
 
     @Test
     void no_mark_moves_a_place_that_was_said_to_be_nearer_and_leaves_the_others() {
-        Probed near = probed(ProbePlace.INNER_ARCH, 12, Face.TREAD, 30);
-        Probed far = probed(ProbePlace.INNER_ARCH, 12, Face.TREAD, 80);
+        LocatedGap near = probed(ProbePlace.INNER_ARCH, 12, Face.TREAD, 30);
+        LocatedGap far = probed(ProbePlace.INNER_ARCH, 12, Face.TREAD, 80);
         RoadTest drive = drive(0);
         assertEquals(far, drive.unmarked(far));
-        Probed moved = drive.unmarked(near);
+        LocatedGap moved = drive.unmarked(near);
         assertTrue(moved.probe().gap().mm() > 40, moved.toString());
         assertEquals(
                 moved.probe().gap().mm(),

@@ -56,13 +56,13 @@ class SimulatedCornersTest {
             double offNow = random.nextGaussian();
             double offPlanned = planned.equals(NOW) ? offNow : random.nextGaussian();
             double taped = Math.max(0, Math.rint((gap + 0.8 * random.nextGaussian()) / 25.4 * 16)) * 25.4 / 16;
-            double[] truth = new Probe(place, clock, face, Length.ofRoundedMm(gap), Length.ZERO)
+            double[] truth = new GapReading(place, clock, face, Length.ofRoundedMm(gap), Length.ZERO)
                     .point(off(TyreBody.of(NOW), offNow));
             double real = Sweep.run(off(TyreBody.grown(planned), offPlanned), truth, place.carrier(), MOTION)
                     .gap();
-            Verdict told = WheelHouse.of(
-                            List.of(Probed.byHand(
-                                    new Probe(place, clock, face, Length.ofRoundedMm(taped), Length.ZERO), NOW)),
+            Verdict told = ClearanceModel.of(
+                            List.of(LocatedGap.byHand(
+                                    new GapReading(place, clock, face, Length.ofRoundedMm(taped), Length.ZERO), NOW)),
                             planned,
                             Worn.NOTHING,
                             0,

@@ -5,7 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import abbex.core.Checks;
-import abbex.core.ground.Underline.Point;
+import abbex.core.ground.Underbody.Point;
 import abbex.core.units.Angle;
 import abbex.core.units.Length;
 import java.util.ArrayList;
@@ -18,8 +18,8 @@ import org.junit.jupiter.params.provider.EnumSource;
 
 /** The ground: angles and lamps by the id of their row in checks.csv; the crossing against the angles, and by laws. */
 class GroundTest {
-    private static Underline one(double wheelbase, double radius, double station, double height) {
-        return new Underline(wheelbase, radius, radius, List.of(new Point("pan", station, height)));
+    private static Underbody one(double wheelbase, double radius, double station, double height) {
+        return new Underbody(wheelbase, radius, radius, List.of(new Point("pan", station, height)));
     }
 
     private static double degrees(java.util.Optional<abbex.core.figure.Figure<Angle>> figure) {
@@ -42,7 +42,7 @@ class GroundTest {
     void angle2_approach() {
         Checks.Row row = Checks.row("angle-2");
         assertTrue(row.expected().startsWith("approach 8.261 deg tangent to the tyre"), row.toString());
-        Underline lip = one(2700, 310, 780, 110);
+        Underbody lip = one(2700, 310, 780, 110);
         assertEquals(8.261, degrees(lip.approach()), Double.parseDouble(row.tolerance()), row.toString());
         assertTrue(lip.departure().isEmpty() && lip.breakover().isEmpty(), "nothing was measured there");
         assertEquals(
@@ -70,18 +70,18 @@ class GroundTest {
         for (int i = 0; i < 40; i++) {
             double radius = 290 + random.nextInt(80);
             double wheelbase = 2300 + random.nextInt(900);
-            Underline lip = one(wheelbase, radius, 500 + random.nextInt(500), 80 + random.nextInt(90));
+            Underbody lip = one(wheelbase, radius, 500 + random.nextInt(500), 80 + random.nextInt(90));
             double most = degrees(lip.approach());
             assertTrue(air(lip, ramp(most - 0.1)) > 0, "flatter than " + most);
             assertTrue(air(lip, ramp(most + 0.1)) < 0, "steeper than " + most);
-            Underline pan = one(wheelbase, radius, -wheelbase * (0.3 + 0.4 * random.nextDouble()), 90);
+            Underbody pan = one(wheelbase, radius, -wheelbase * (0.3 + 0.4 * random.nextDouble()), 90);
             double crest = degrees(pan.breakover());
             assertTrue(air(pan, crest(crest - 0.1)) > 0, "flatter than " + crest);
             assertTrue(air(pan, crest(crest + 0.1)) < 0, "sharper than " + crest);
         }
     }
 
-    private static double air(Underline under, Profile profile) {
+    private static double air(Underbody under, Profile profile) {
         return Crossing.run(under, profile).air();
     }
 
@@ -96,14 +96,14 @@ class GroundTest {
         return new Profile(List.of(new Profile.Point(0, 0), new Profile.Point(9000, up), new Profile.Point(18000, 0)));
     }
 
-    private static Underline drawn(Random random) {
+    private static Underbody drawn(Random random) {
         double wheelbase = 2300 + random.nextInt(900);
         List<Point> points = new ArrayList<>();
         points.add(new Point("lip", 600 + random.nextInt(300), 90 + random.nextInt(120)));
         points.add(new Point("pan", -300 - random.nextInt(600), 90 + random.nextInt(120)));
         points.add(new Point("pipe", -wheelbase + 300, 100 + random.nextInt(100)));
         points.add(new Point("valance", -wheelbase - 700, 160 + random.nextInt(120)));
-        return new Underline(wheelbase, 300 + random.nextInt(40), 300 + random.nextInt(40), points);
+        return new Underbody(wheelbase, 300 + random.nextInt(40), 300 + random.nextInt(40), points);
     }
 
     private static Profile ground(Random random) {
@@ -120,7 +120,7 @@ class GroundTest {
     void nowhere_on_the_way_is_less_air_and_lowering_never_adds_any() {
         Random random = new Random(72);
         for (int i = 0; i < 60; i++) {
-            Underline under = drawn(random);
+            Underbody under = drawn(random);
             Profile ground = ground(random);
             Crossing.Least least = Crossing.run(under, ground);
             double[] way = Crossing.way(under, ground);
@@ -155,7 +155,7 @@ class GroundTest {
 
     @Test
     void level_ground_leaves_the_lowest_point_its_height_and_a_lifted_nose_turns_about_the_rear_axle() {
-        Underline under = new Underline(
+        Underbody under = new Underbody(
                 2600,
                 310,
                 320,
@@ -165,7 +165,7 @@ class GroundTest {
         Crossing.Least least = Crossing.run(under, level);
         assertEquals(120, least.air(), 1e-6);
         assertEquals("pan", least.name());
-        Underline lifted = under.lowered(-50, 0);
+        Underbody lifted = under.lowered(-50, 0);
         assertEquals(140 + 50 * (2600 + 800) / 2600.0, lifted.points().get(0).height(), 1e-9);
         assertEquals(120 + 25, lifted.points().get(1).height(), 1e-9);
     }
@@ -173,7 +173,7 @@ class GroundTest {
     @ParameterizedTest
     @EnumSource(Profile.Usual.class)
     void usual_grounds_are_passed_by_what_stands_high(Profile.Usual usual) {
-        Underline high = new Underline(
+        Underbody high = new Underbody(
                 2700,
                 330,
                 330,
@@ -187,17 +187,17 @@ class GroundTest {
     void the_loaded_radius_is_measured_or_reckoned_from_the_tyre() {
         assertEquals(
                 305,
-                Underline.loadedRadius(List.of(304.0, 306.0), OptionalDouble.of(634))
+                Underbody.loadedRadius(List.of(304.0, 306.0), OptionalDouble.of(634))
                         .orElseThrow());
         assertEquals(
                 304,
-                Underline.loadedRadius(List.of(304.0, 30.0), OptionalDouble.empty())
+                Underbody.loadedRadius(List.of(304.0, 30.0), OptionalDouble.empty())
                         .orElseThrow());
         assertEquals(
                 0.97 * 317,
-                Underline.loadedRadius(List.of(), OptionalDouble.of(634)).orElseThrow(),
+                Underbody.loadedRadius(List.of(), OptionalDouble.of(634)).orElseThrow(),
                 1e-9);
-        assertTrue(Underline.loadedRadius(List.of(), OptionalDouble.empty()).isEmpty());
+        assertTrue(Underbody.loadedRadius(List.of(), OptionalDouble.empty()).isEmpty());
     }
 
     @Test

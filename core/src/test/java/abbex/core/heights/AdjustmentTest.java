@@ -24,7 +24,7 @@ import org.junit.jupiter.api.Test;
 /** Laws of the adjustment; drawn jobs, and some by hand. */
 class AdjustmentTest {
     private static final List<Method> FOUR = List.of(Method.GF, Method.HF, Method.RIM, Method.FG);
-    private static final Freedoms USUAL = Freedoms.of(VehicleKind.CAR, Limits.USUAL);
+    private static final PriorDeviations USUAL = PriorDeviations.of(VehicleKind.CAR, Limits.USUAL);
 
     private static List<Reading> readings(HeightSheet sheet) {
         List<Reading> all = new ArrayList<>();
@@ -99,7 +99,7 @@ class AdjustmentTest {
                             SheetState.NOT_TAKEN,
                             readings(s).stream()
                                     .map(r -> Reading.of(
-                                            Spot.of(
+                                            MeasuringPoint.of(
                                                     r.spot().corner().across(),
                                                     r.spot().method()),
                                             r.tape()))
@@ -111,8 +111,8 @@ class AdjustmentTest {
                 assertEquals(here.value().mm(), there.value().mm(), 1e-5);
                 assertEquals(here.uncertainty().standard(), there.uncertainty().standard(), 1e-9);
             }
-            List<Suspect> suspects = Adjustment.of(DrawnJob.CAR, sheets, USUAL).suspects();
-            List<Suspect> others = Adjustment.of(DrawnJob.CAR, mirrored, USUAL).suspects();
+            List<Outlier> suspects = Adjustment.of(DrawnJob.CAR, sheets, USUAL).suspects();
+            List<Outlier> others = Adjustment.of(DrawnJob.CAR, mirrored, USUAL).suspects();
             assertEquals(suspects.size(), others.size());
             if (suspects.size() == 1) {
                 assertEquals(
@@ -127,7 +127,7 @@ class AdjustmentTest {
         Random random = new Random(33);
         for (int i = 0; i < 50; i++) {
             List<HeightSheet> sheets = new DrawnJob(random, FOUR, 2).sheets();
-            Spot left = Spot.of(Corner.values()[random.nextInt(4)], FOUR.get(random.nextInt(4)));
+            MeasuringPoint left = MeasuringPoint.of(Corner.values()[random.nextInt(4)], FOUR.get(random.nextInt(4)));
             List<HeightSheet> fewer = List.of(sheets.get(0), sheets.get(1).without(left));
             for (Corner corner : Corner.values()) {
                 Optional<Estimate> before =
@@ -146,7 +146,7 @@ class AdjustmentTest {
                                 texts[i], LengthUnit.INCH, Graduation.SIXTEENTH_INCH, TapeText.Allowed.POSITIVE)
                         .asReading()
                         .orElseThrow();
-                all.add(Reading.of(Spot.of(Corner.WALK.get(i), method), read));
+                all.add(Reading.of(MeasuringPoint.of(Corner.WALK.get(i), method), read));
             }
         }
         return HeightSheet.of(state, all);
@@ -200,9 +200,9 @@ class AdjustmentTest {
         for (int i = 0; i < 300; i++) {
             DrawnJob job = new DrawnJob(random, List.of(Method.GF, Method.HF, Method.RIM), 2);
             job.plant();
-            List<Suspect> suspects = job.adjust().suspects();
+            List<Outlier> suspects = job.adjust().suspects();
             if (suspects.size() == 1 && job.planted(suspects.get(0))) {
-                Spot spot = job.slipSpot;
+                MeasuringPoint spot = job.slipSpot;
                 Estimate probable = suspects.get(0).probable();
                 double truth = job.truth(job.slipSheet, spot.corner(), spot.method());
                 assertEquals(
@@ -227,7 +227,7 @@ class AdjustmentTest {
         after.addAll(readings(sheet(SheetState.NOT_TAKEN, Method.HF, "13")));
         List<HeightSheet> sheets =
                 List.of(HeightSheet.of(SheetState.NOT_TAKEN, before), HeightSheet.of(SheetState.NOT_TAKEN, after));
-        Freedoms free = new Freedoms(1.5, 0.7, Freedoms.FREE, 1, 0.3, 0.7);
+        PriorDeviations free = new PriorDeviations(1.5, 0.7, PriorDeviations.FREE, 1, 0.3, 0.7);
         Adjustment alone = Adjustment.of(DrawnJob.CAR, sheets, free);
         Estimate hub = alone.drop(0, 1, Corner.LF, Method.HF).orElseThrow();
         assertEquals(25.4, hub.value().mm(), 1e-3);

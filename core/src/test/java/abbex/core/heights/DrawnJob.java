@@ -32,11 +32,11 @@ final class DrawnJob {
     private final double[][][] truth;
     private final TapeReading[][][] read;
     private final double[][][] standard;
-    private Freedoms drawn;
+    private PriorDeviations drawn;
     int slipSheet = -1;
-    Spot slipSpot;
+    MeasuringPoint slipSpot;
     double slip;
-    private Spot swapped;
+    private MeasuringPoint swapped;
     private Reading extra;
 
     DrawnJob(Random random, List<Method> methods, int sheets) {
@@ -72,14 +72,14 @@ final class DrawnJob {
     }
 
     private void drawTruth() {
-        Freedoms usual = Freedoms.of(VehicleKind.CAR, Limits.USUAL);
+        PriorDeviations usual = PriorDeviations.of(VehicleKind.CAR, Limits.USUAL);
         double diagonal = usual.diagonal() * factor();
         double tyres = usual.tyresOfSheet() * factor();
         double tyre = usual.tyre() * factor();
         double sides = usual.sides() * factor();
         double wheel = usual.wheel() * factor();
         double tread = usual.tread() * factor();
-        drawn = new Freedoms(diagonal, tyres, tyre, sides, wheel, tread);
+        drawn = new PriorDeviations(diagonal, tyres, tyre, sides, wheel, tread);
         Map<Corner, double[]> at = new EnumMap<>(Corner.class);
         double[] loaded = {300 + gauss(8), 300 + gauss(8)};
         double[] unequal = {gauss(sides / 2), gauss(sides / 2)};
@@ -143,7 +143,7 @@ final class DrawnJob {
         slipSheet = random.nextInt(sheets);
         Corner corner = Corner.values()[random.nextInt(4)];
         Method method = methods.get(random.nextInt(methods.size()));
-        slipSpot = Spot.of(corner, method);
+        slipSpot = MeasuringPoint.of(corner, method);
         slip = (random.nextBoolean() ? 1 : -1) * 25.4 * (3 / 16.0 + random.nextDouble() * 13 / 16);
         set(slipSheet, corner, method, read(slipSheet, corner, method) + slip);
     }
@@ -153,7 +153,7 @@ final class DrawnJob {
         slipSheet = random.nextInt(sheets);
         Corner corner = Corner.values()[random.nextInt(4)];
         Method method = methods.get(random.nextInt(methods.size()));
-        slipSpot = Spot.of(corner, method);
+        slipSpot = MeasuringPoint.of(corner, method);
         double here = read(slipSheet, corner, method);
         double wrong = switch (kind) {
             case SWAPPED_CORNERS -> swap(corner, Corner.values()[random.nextInt(4)], method);
@@ -171,7 +171,7 @@ final class DrawnJob {
 
     /** Writes this corner's reading at the other; what the other had is returned for this one. */
     private double swap(Corner corner, Corner other, Method method) {
-        swapped = Spot.of(other, method);
+        swapped = MeasuringPoint.of(other, method);
         double there = read(slipSheet, other, method);
         set(slipSheet, other, method, read(slipSheet, corner, method));
         return there;
@@ -184,7 +184,7 @@ final class DrawnJob {
     }
 
     /** The reading is taken again, this time right. */
-    void again(int sheet, Spot spot) {
+    void again(int sheet, MeasuringPoint spot) {
         set(
                 sheet,
                 spot.corner(),
@@ -194,7 +194,7 @@ final class DrawnJob {
     }
 
     /** A height of the newest sheet is read, or read again by somebody else, and all is adjusted anew. */
-    List<Suspect> readNext(Spot spot) {
+    List<Outlier> readNext(MeasuringPoint spot) {
         int sheet = sheets - 1;
         TapeReading there = read[sheet][spot.corner().ordinal()][spot.method().ordinal()];
         again(sheet, spot);
@@ -204,19 +204,19 @@ final class DrawnJob {
         return adjust().suspects();
     }
 
-    boolean planted(Suspect suspect) {
+    boolean planted(Outlier suspect) {
         boolean repeat = extra != null && suspect.reading().equals(extra);
         return !repeat && suspect.sheet() == slipSheet && suspect.spot().equals(slipSpot);
     }
 
     /** The planted reading, or the one that it was exchanged with. */
-    boolean involved(Suspect suspect) {
+    boolean involved(Outlier suspect) {
         return planted(suspect)
                 || suspect.sheet() == slipSheet && suspect.spot().equals(swapped);
     }
 
     /** The same spot on the other sheet. */
-    boolean twin(Suspect suspect) {
+    boolean twin(Outlier suspect) {
         return suspect.sheet() != slipSheet && suspect.spot().equals(slipSpot);
     }
 
@@ -226,7 +226,8 @@ final class DrawnJob {
             List<Reading> readings = new ArrayList<>();
             for (Corner corner : Corner.values()) {
                 for (Method method : methods) {
-                    readings.add(Reading.of(Spot.of(corner, method), read[s][corner.ordinal()][method.ordinal()]));
+                    readings.add(
+                            Reading.of(MeasuringPoint.of(corner, method), read[s][corner.ordinal()][method.ordinal()]));
                 }
             }
             if (extra != null && s == sheets - 1) {
@@ -238,7 +239,7 @@ final class DrawnJob {
     }
 
     Adjustment adjust() {
-        return Adjustment.of(CAR, sheets(), Freedoms.of(VehicleKind.CAR, Limits.USUAL));
+        return Adjustment.of(CAR, sheets(), PriorDeviations.of(VehicleKind.CAR, Limits.USUAL));
     }
 
     /** What somebody would find who knew every width and every reading's noise of this very job. */

@@ -36,7 +36,7 @@ class DropSheetLawsTest {
                 for (int i = 0; i < people; i++) {
                     int sixteenths = 16 * (method == Method.TG ? 2 : method.ordinal() * 4 + 8) + random.nextInt(96);
                     readings.add(new Reading(
-                            Spot.of(corner, method),
+                            MeasuringPoint.of(corner, method),
                             Sheets.read(
                                     Length.ofNm(sixteenths * 4 * Length.NM_PER_64TH)
                                             .in(LengthUnit.INCH)

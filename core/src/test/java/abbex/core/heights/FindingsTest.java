@@ -98,7 +98,7 @@ class FindingsTest {
     void a_hub_reading_slipped_by_half_an_inch() {
         Sheets slipped = after();
         slipped.readings()
-                .replaceAll(r -> r.spot() == Spot.of(Corner.RF, Method.HF)
+                .replaceAll(r -> r.spot() == MeasuringPoint.of(Corner.RF, Method.HF)
                         ? Reading.of(r.spot(), Sheets.read("13 11/16", Method.HF))
                         : r);
         DropSheet sheet = compare(before(), slipped);
@@ -158,7 +158,7 @@ class FindingsTest {
                 List.of(Method.GF, Method.RIM),
                 finding(column, HeightFinding.WrongColumn.class).fits());
         Reading bare = Reading.of(
-                Spot.of(Corner.RF, Method.GF),
+                MeasuringPoint.of(Corner.RF, Method.GF),
                 TapeText.parse("26", LengthUnit.MILLIMETRE, Graduation.MILLIMETRE, TapeText.Allowed.POSITIVE)
                         .asReading()
                         .orElseThrow());
@@ -187,7 +187,7 @@ class FindingsTest {
     @Test
     void before_corrected_after_the_after() {
         Instant noon = Instant.parse("2026-11-25T12:00:00Z");
-        Spot spot = Spot.of(Corner.LF, Method.HF);
+        MeasuringPoint spot = MeasuringPoint.of(Corner.LF, Method.HF);
         DropSheet sheet = compare(
                 sheet().reading(new Reading(spot, Sheets.read("14", Method.HF), "OV", noon.plusSeconds(600), true)),
                 sheet().reading(new Reading(spot, Sheets.read("13", Method.HF), "OV", noon, false)));
@@ -197,7 +197,7 @@ class FindingsTest {
 
     @Test
     void two_people_repeat_and_disagree() {
-        Spot spot = Spot.of(Corner.LF, Method.HF);
+        MeasuringPoint spot = MeasuringPoint.of(Corner.LF, Method.HF);
         HeightSheet sheet = sheet().reading(new Reading(spot, Sheets.read("14", Method.HF), "OV", Instant.EPOCH, false))
                 .reading(new Reading(spot, Sheets.read("14 3/8", Method.HF), "JB", Instant.EPOCH, false))
                 .done();

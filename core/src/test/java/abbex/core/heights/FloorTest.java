@@ -44,7 +44,7 @@ class FloorTest {
         Floor slope = floor(0, 6, 26, 20);
         for (Corner corner : Corner.values()) {
             for (Method method : Method.values()) {
-                assertEquals(0, slope.adds(Spot.of(corner, method)).mm(), 1e-6);
+                assertEquals(0, slope.adds(MeasuringPoint.of(corner, method)).mm(), 1e-6);
             }
         }
     }
@@ -90,7 +90,7 @@ class FloorTest {
             HeightSheet a = level.done();
             HeightSheet b = leaning.done();
             for (Height height : a.all()) {
-                Spot spot = height.spot();
+                MeasuringPoint spot = height.spot();
                 Height corrected = b.at(spot.corner(), spot.method()).orElseThrow();
                 assertEquals(height.value().mm(), corrected.value().mm(), 0.0051, spot + " on " + List.of(rise));
                 assertEquals(corrected.readings().get(0).value(), corrected.read(), "the tape said so");

@@ -19,8 +19,8 @@ import org.junit.jupiter.api.Test;
 class JobChecksTest {
     private static final Vehicle CAR = Vehicle.of(VehicleKind.CAR);
 
-    private static Judgement judge(HeightSheet... sheets) {
-        return Judgement.of(CAR, List.of(sheets), Advertised.NOTHING, Limits.USUAL);
+    private static Assessment judge(HeightSheet... sheets) {
+        return Assessment.of(CAR, List.of(sheets), Advertised.NOTHING, Limits.USUAL);
     }
 
     private static Sheets arrived() {
@@ -50,7 +50,7 @@ class JobChecksTest {
                 .with(Method.HF, "13", "13", "13 3/8", "13 3/8")
                 .done();
         List<HeightSheet> all = List.of(arrived().done(), lowered(DOWN).done(), driven);
-        Judgement last = Judgement.of(CAR, all, new Judgement.Pair(1, 2), Advertised.NOTHING, Limits.USUAL);
+        Assessment last = Assessment.of(CAR, all, new Assessment.Pair(1, 2), Advertised.NOTHING, Limits.USUAL);
         Estimate drop =
                 last.drops().corners().get(Corner.LF).byMethod().get(Method.HF).value();
         assertEquals(Sheets.inches("1/4"), drop.value(), "13 1/4 less 13, exactly");
@@ -75,7 +75,7 @@ class JobChecksTest {
     }
 
     private static HeightSheet timed(Instant at) {
-        Spot spot = Spot.of(Corner.LF, Method.HF);
+        MeasuringPoint spot = MeasuringPoint.of(Corner.LF, Method.HF);
         return Sheets.sheet()
                 .reading(new Reading(spot, Sheets.read("14", Method.HF), "OV", at, false))
                 .done();
@@ -97,7 +97,7 @@ class JobChecksTest {
                 .with(Method.HF, "13 9/16", "13 1/4", "13 1/2", "13 1/2")
                 .with(Method.FG, "6", "6", "6 1/2", "6 1/2")
                 .done();
-        Judgement job = judge(arrived().done(), rolled, later);
+        Assessment job = judge(arrived().done(), rolled, later);
         assertEquals(List.of(), job.suspects());
         Estimate lip = Sheets.finding(job.drops(), HeightFinding.LipMoved.class).up();
         assertEquals(25.4 * 5 / 16, lip.value().mm(), 0.5);
@@ -117,7 +117,7 @@ class JobChecksTest {
         Estimate adjusted = job.adjusted(Corner.LF, Method.HF).orElseThrow();
         assertEquals(25.4, adjusted.value().mm(), adjusted.expanded().mm());
         // Without a word of the work on the arch the same readings are a riddle.
-        Judgement unsaid = judge(
+        Assessment unsaid = judge(
                 arrived().done(),
                 Sheets.sheet()
                         .basis(DOWN)
@@ -137,7 +137,7 @@ class JobChecksTest {
                 .with(Method.FG, "6", "6", "6 1/2", "6 1/2")
                 .at(Corner.RF, Method.GF, "25")
                 .done();
-        Judgement job = judge(before, after);
+        Assessment job = judge(before, after);
         assertTrue(Sheets.codes(job.drops()).contains("LIP_UNKNOWN"));
         assertTrue(job.drops().corners().get(Corner.RF).byMethod().containsKey(Method.FG), "the frame still tells");
     }
@@ -146,7 +146,7 @@ class JobChecksTest {
     void what_stands_in_brings_its_own_doubt() {
         HeightSheet other =
                 arrived().basis(Basis.USUAL.from(SubstituteBaseline.SAME_KIND)).done();
-        Judgement job = judge(other, lowered(DOWN).done());
+        Assessment job = judge(other, lowered(DOWN).done());
         assertEquals(
                 SubstituteBaseline.SAME_KIND,
                 Sheets.finding(job.drops(), HeightFinding.StandIn.class).substitute());
@@ -172,7 +172,7 @@ class JobChecksTest {
         HeightSheet ground =
                 Sheets.sheet().with(Method.GF, "26", "26", "26", "26").done();
         HeightSheet hub = Sheets.sheet().with(Method.HF, "13", "13", "13", "13").done();
-        Judgement job = judge(ground, hub);
+        Assessment job = judge(ground, hub);
         assertTrue(Sheets.codes(job.drops()).contains("NOTHING_IN_COMMON"));
         assertTrue(job.drops().corners().values().stream()
                 .allMatch(c -> c.byMethod().isEmpty()));
@@ -187,7 +187,7 @@ class JobChecksTest {
         HeightFinding.ReadingsUnchecked said =
                 Sheets.finding(judge(before, after).drops(), HeightFinding.ReadingsUnchecked.class);
         assertEquals(3, said.spots().size(), "three corners always lie in a plane");
-        Judgement whole = judge(
+        Assessment whole = judge(
                 Sheets.sheet().with(Method.HF, "14", "14", "14", "14").done(),
                 Sheets.sheet().with(Method.HF, "13", "13", "13", "13").done());
         assertFalse(Sheets.codes(whole.drops()).contains("READINGS_UNCHECKED"));
@@ -206,7 +206,7 @@ class JobChecksTest {
                 .with(Method.RIM, "22 11/16", "22 3/8", "22 7/8", "22 9/16")
                 .with(Method.FG, "6 1/8", "5 7/8", "6 9/16", "6 3/8")
                 .done();
-        Judgement job = judge(before, after);
+        Assessment job = judge(before, after);
         assertTrue(
                 job.adjustment().probability() < 1e-6,
                 "by chance " + job.adjustment().probability());
@@ -228,11 +228,11 @@ class JobChecksTest {
             level.at(corner, Method.GF, "660 mm");
             high.at(corner, Method.GF, (630 + ground[corner.ordinal()]) + " mm");
         }
-        Judgement unknown = judge(level.done(), high.done());
+        Assessment unknown = judge(level.done(), high.done());
         assertTrue(Sheets.codes(unknown.drops()).contains("DIAGONAL_OTHER_BAY"));
         assertEquals(List.of(), unknown.suspects());
         Floor flat = FloorTest.floor(0, 0, 0, 0);
-        Judgement known = judge(
+        Assessment known = judge(
                 level.basis(Basis.USUAL.on(flat)).done(),
                 high.basis(Basis.USUAL.on(FloorTest.floor(10, 0, 0, 0))).done());
         assertFalse(Sheets.codes(known.drops()).contains("DIAGONAL_OTHER_BAY"));
@@ -244,7 +244,7 @@ class JobChecksTest {
             assertEquals(30, drop.value().mm(), 1e-3);
         }
         // One surveyed and one not: correcting one alone would make a drop of the floor.
-        Judgement half = judge(
+        Assessment half = judge(
                 level.basis(Basis.USUAL.on(flat)).done(),
                 high.basis(Basis.USUAL).done());
         assertTrue(Sheets.codes(half.drops()).contains("FLOOR_NOT_USED"));

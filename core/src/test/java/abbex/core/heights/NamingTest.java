@@ -21,7 +21,7 @@ import org.junit.jupiter.params.provider.CsvSource;
  */
 class NamingTest {
     private static final int JOBS = 2000;
-    private static final Freedoms USUAL = Freedoms.of(VehicleKind.CAR, Limits.USUAL);
+    private static final PriorDeviations USUAL = PriorDeviations.of(VehicleKind.CAR, Limits.USUAL);
 
     /** What happened in so many jobs, in per cent of them unless it says otherwise. */
     private static final class Tally {
@@ -88,7 +88,7 @@ class NamingTest {
         return t;
     }
 
-    private static void name(DrawnJob job, List<Suspect> suspects, Tally t) {
+    private static void name(DrawnJob job, List<Outlier> suspects, Tally t) {
         boolean small = Math.abs(job.slip) < 25.4 / 4;
         t.small += small ? 1 : 0;
         if (suspects.isEmpty()) {
@@ -145,9 +145,9 @@ class NamingTest {
                     Math.abs(clean.oracle().mostSuspicious().orElseThrow().weight());
             DrawnJob job = new DrawnJob(random, methods, 2);
             job.plant();
-            List<Suspect> suspects = job.adjust().suspects();
+            List<Outlier> suspects = job.adjust().suspects();
             named += !suspects.isEmpty() && hit(job, suspects.get(0)) ? 1 : 0;
-            Suspect most = job.oracle().mostSuspicious().orElseThrow();
+            Outlier most = job.oracle().mostSuspicious().orElseThrow();
             right[i] = hit(job, most) ? Math.abs(most.weight()) : 0;
         }
         Arrays.sort(cleanOracle);
@@ -183,7 +183,7 @@ class NamingTest {
             }
             jobs++;
             List<HeightSheet> sheets = job.sheets();
-            List<Suspect> suspects = job.adjust().suspects();
+            List<Outlier> suspects = job.adjust().suspects();
             offered += suspects.stream().anyMatch(job::involved) ? 1 : 0;
             boolean swap = kind == Slip.SWAPPED_CORNERS && !suspects.isEmpty();
             if (swap || suspects.size() == 1 && job.planted(suspects.get(0))) {
@@ -208,7 +208,7 @@ class NamingTest {
             DrawnJob job = new DrawnJob(random, List.of(Method.GF, Method.HF), 1);
             job.plant();
             Adjustment adjusted = job.adjust();
-            List<Suspect> suspects = adjusted.suspects();
+            List<Outlier> suspects = adjusted.suspects();
             if (suspects.size() > 2) {
                 assertEquals(Optional.empty(), adjusted.settles(suspects, 0));
             }
@@ -230,18 +230,18 @@ class NamingTest {
             DrawnJob job = new DrawnJob(random, methods, sheets);
             job.plant();
             Adjustment adjusted = job.adjust();
-            List<Suspect> suspects = adjusted.suspects();
+            List<Outlier> suspects = adjusted.suspects();
             if (suspects.size() < 2) {
                 continue;
             }
             open++;
-            Optional<Spot> next = adjusted.settles(suspects, sheets - 1);
+            Optional<MeasuringPoint> next = adjusted.settles(suspects, sheets - 1);
             if (next.isEmpty()) {
                 continue;
             }
             asked++;
             before += job.planted(suspects.get(0)) ? 1 : 0;
-            List<Suspect> after = job.readNext(next.get());
+            List<Outlier> after = job.readNext(next.get());
             settled += after.size() == 1 && job.planted(after.get(0)) ? 1 : 0;
             wrong += after.size() == 1 && !job.planted(after.get(0)) ? 1 : 0;
         }
@@ -254,7 +254,7 @@ class NamingTest {
     }
 
     /** The reading itself or its twin. */
-    private static boolean hit(DrawnJob job, Suspect suspect) {
+    private static boolean hit(DrawnJob job, Outlier suspect) {
         return job.planted(suspect) || job.twin(suspect);
     }
 

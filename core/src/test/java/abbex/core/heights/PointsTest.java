@@ -41,7 +41,7 @@ class PointsTest {
     }
 
     private static Estimate drop(DropSheet sheet, Place place, PointMethod way) {
-        return sheet.points().get(Spot.of(place, way)).value();
+        return sheet.points().get(MeasuringPoint.of(place, way)).value();
     }
 
     @Test
@@ -201,7 +201,7 @@ class PointsTest {
         Map<Place, Pressure> same = Map.of(InnerWheel.RRI, Pressure.ofPsi(60));
         Map<Place, Pressure> other = Map.of(InnerWheel.RRI, Pressure.ofPsi(48));
         DropSheet sheet = compare(
-                TRUCK.withTwinRear(),
+                TRUCK.withDualRear(),
                 sheet().at(Corner.RR, Method.GF, "36").state(SheetState.of(same, Map.of())),
                 sheet().at(Corner.RR, Method.GF, "34").state(SheetState.of(other, Map.of())));
         assertEquals(
@@ -211,7 +211,7 @@ class PointsTest {
                         .findFirst()
                         .orElseThrow()
                         .place());
-        assertEquals(6, TRUCK.withTwinRear().wheels().size());
+        assertEquals(6, TRUCK.withDualRear().wheels().size());
         assertEquals(List.of(End.FRONT, End.REAR), BIKE.wheels());
     }
 
@@ -227,14 +227,17 @@ class PointsTest {
                 .at(Whole.VEHICLE, splitter, "150 mm")
                 .at(Corner.LF, shock, "90 mm")
                 .done();
-        Height corner = sheet.at(Spot.of(Corner.LF, splitter)).orElseThrow();
-        assertEquals(floor.adds(Spot.of(Corner.LF, Method.GF)), corner.adds());
+        Height corner = sheet.at(MeasuringPoint.of(Corner.LF, splitter)).orElseThrow();
+        assertEquals(floor.adds(MeasuringPoint.of(Corner.LF, Method.GF)), corner.adds());
         assertEquals(Length.ofMm(150), corner.read());
         assertEquals(
                 Length.ZERO,
-                sheet.at(Spot.of(Whole.VEHICLE, splitter)).orElseThrow().adds());
+                sheet.at(MeasuringPoint.of(Whole.VEHICLE, splitter))
+                        .orElseThrow()
+                        .adds());
         assertEquals(
-                Length.ZERO, sheet.at(Spot.of(Corner.LF, shock)).orElseThrow().adds());
+                Length.ZERO,
+                sheet.at(MeasuringPoint.of(Corner.LF, shock)).orElseThrow().adds());
     }
 
     @Test
@@ -243,7 +246,8 @@ class PointsTest {
                 BIKE,
                 sheet().at(End.FRONT, PointMethod.AX, "20").at(End.REAR, PointMethod.AX, "16"),
                 sheet().at(End.REAR, PointMethod.AX, "15")
-                        .reading(Reading.of(Spot.of(End.REAR, PointMethod.AX), Sheets.read("15 1/2", PointMethod.AX)))
+                        .reading(Reading.of(
+                                MeasuringPoint.of(End.REAR, PointMethod.AX), Sheets.read("15 1/2", PointMethod.AX)))
                         .at(Seat.SEAT, PointMethod.SEAT, "3"));
         assertTrue(
                 types(sheet)
@@ -260,12 +264,12 @@ class PointsTest {
         List<Corner> walk = List.of(Corner.RF, Corner.RR, Corner.LR, Corner.LF);
         PointMethod own = PointMethod.named("P1", "tow eye", List.of(Whole.VEHICLE), true, true);
         for (VehicleKind kind : VehicleKind.values()) {
-            List<Spot> spots = Round.all(kind, List.of(own), walk).stream()
+            List<MeasuringPoint> spots = Round.all(kind, List.of(own), walk).stream()
                     .flatMap(r -> r.spots().stream())
                     .toList();
             assertEquals(spots.size(), Set.copyOf(spots).size(), kind.toString());
             for (PointMethod way : PointMethod.of(kind)) {
-                way.places().forEach(place -> assertTrue(spots.contains(Spot.of(place, way)), way.code()));
+                way.places().forEach(place -> assertTrue(spots.contains(MeasuringPoint.of(place, way)), way.code()));
             }
             Round.placeByPlace(kind, List.of(), walk)
                     .forEach(r -> assertTrue(spots.containsAll(r.spots()) && r.atPlace(), r.code()));

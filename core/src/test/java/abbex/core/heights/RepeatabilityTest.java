@@ -23,7 +23,8 @@ class RepeatabilityTest {
     private static List<Reading> read(double... mm) {
         return java.util.stream.DoubleStream.of(mm)
                 .mapToObj(v -> Reading.of(
-                        Spot.of(Corner.LF, Method.HF), TapeReading.of(Length.ofRoundedMm(v), Graduation.MILLIMETRE)))
+                        MeasuringPoint.of(Corner.LF, Method.HF),
+                        TapeReading.of(Length.ofRoundedMm(v), Graduation.MILLIMETRE)))
                 .toList();
     }
 

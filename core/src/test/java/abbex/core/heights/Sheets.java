@@ -39,7 +39,7 @@ final class Sheets {
     }
 
     Sheets at(Place place, Way way, String text) {
-        readings.add(Reading.of(Spot.of(place, way), read(text, way)));
+        readings.add(Reading.of(MeasuringPoint.of(place, way), read(text, way)));
         return this;
     }
 

@@ -17,18 +17,18 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 /** Each kind of slip planted by hand in a car whose readings go together; the kinds are common practice. */
 class SlipsTest {
-    private static Map<Spot, String> texts(String... rows) {
-        Map<Spot, String> texts = new HashMap<>();
+    private static Map<MeasuringPoint, String> texts(String... rows) {
+        Map<MeasuringPoint, String> texts = new HashMap<>();
         for (String row : rows) {
             String[] f = row.split(" *\\| *");
             for (int i = 0; i < 4; i++) {
-                texts.put(Spot.of(Corner.WALK.get(i), Method.valueOf(f[0])), f[i + 1]);
+                texts.put(MeasuringPoint.of(Corner.WALK.get(i), Method.valueOf(f[0])), f[i + 1]);
             }
         }
         return texts;
     }
 
-    private static HeightSheet sheet(Map<Spot, String> texts) {
+    private static HeightSheet sheet(Map<MeasuringPoint, String> texts) {
         List<Reading> all = new ArrayList<>();
         texts.forEach((spot, text) -> all.add(Reading.of(
                 spot,
@@ -52,17 +52,17 @@ class SlipsTest {
                     RF | HF  | 13 11/16 | UNEXPLAINED
                     """)
     void one_wrong_reading(Corner corner, Method method, String text, Slip slip) {
-        Map<Spot, String> before = texts(
+        Map<MeasuringPoint, String> before = texts(
                 "GF | 26 1/2 | 26 1/2 | 27 | 27",
                 "HF | 14 1/4 | 14 1/4 | 14 1/2 | 14 1/2",
                 "RIM | 23 1/2 | 23 1/2 | 23 13/16 | 23 13/16");
-        Map<Spot, String> after = texts(
+        Map<MeasuringPoint, String> after = texts(
                 "GF | 25 1/4 | 25 1/4 | 26 | 26",
                 "HF | 13 | 13 | 13 1/2 | 13 1/2",
                 "RIM | 22 1/4 | 22 1/4 | 22 13/16 | 22 13/16");
-        after.put(Spot.of(corner, method), text);
-        Judgement judged =
-                Judgement.of(DrawnJob.CAR, List.of(sheet(before), sheet(after)), Advertised.NOTHING, Limits.USUAL);
+        after.put(MeasuringPoint.of(corner, method), text);
+        Assessment judged =
+                Assessment.of(DrawnJob.CAR, List.of(sheet(before), sheet(after)), Advertised.NOTHING, Limits.USUAL);
         Finding first = judged.drops().findings().get(0);
         assertEquals(
                 HeightFinding.ReadingSuspect.class,

@@ -22,20 +22,20 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** A corner with what was probed there: remedies, both sides, what is put over a tyre, probes that contradict each other. */
-class WheelHouseTest {
+class ClearanceModelTest {
     private static final Motion MOTION = new StraightMotion(
             new Range(60, 70, Math.toRadians(32), Math.toRadians(38), Math.toRadians(3)), Math.toRadians(-0.02), 60);
     private static final Fitment NOW = fitment("225/45R17 91W", "7.5Jx17 ET45");
 
-    private static Probe probe(ProbePlace place, double clock, Face face, long mm) {
-        return new Probe(place, clock, face, Length.ofMm(mm), Length.ZERO);
+    private static GapReading probe(ProbePlace place, double clock, Face face, long mm) {
+        return new GapReading(place, clock, face, Length.ofMm(mm), Length.ZERO);
     }
 
     @Test
     void lowering_and_a_wider_tyre_turn_clear_into_touching() {
-        List<Probe> probes = List.of(
-                new Probe(ProbePlace.FENDER_LIP, 12, Face.OUTER_SHOULDER, Length.ofMm(110), Length.ZERO),
-                new Probe(ProbePlace.STRUT, 12, Face.INNER_SIDEWALL, Length.ofMm(20), Length.ZERO));
+        List<GapReading> probes = List.of(
+                new GapReading(ProbePlace.FENDER_LIP, 12, Face.OUTER_SHOULDER, Length.ofMm(110), Length.ZERO),
+                new GapReading(ProbePlace.STRUT, 12, Face.INNER_SIDEWALL, Length.ofMm(20), Length.ZERO));
         List<Verdict> before = house(probes, NOW, 0).worstFirst();
         assertTrue(before.stream().allMatch(v -> v.word() == Word.CLEAR), before.toString());
         List<Verdict> after =
@@ -44,9 +44,9 @@ class WheelHouseTest {
         assertTrue(after.stream().noneMatch(v -> v.word() == Word.CLEAR), after.toString());
     }
 
-    private static WheelHouse house(List<Probe> probes, Fitment planned, double lowered) {
-        return WheelHouse.of(
-                probes.stream().map(p -> Probed.byHand(p, NOW)).toList(), planned, Worn.NOTHING, lowered, MOTION);
+    private static ClearanceModel house(List<GapReading> probes, Fitment planned, double lowered) {
+        return ClearanceModel.of(
+                probes.stream().map(p -> LocatedGap.byHand(p, NOW)).toList(), planned, Worn.NOTHING, lowered, MOTION);
     }
 
     /** The amount that is named clears every place; one step less does not; alone where one does, else two. */
@@ -56,19 +56,19 @@ class WheelHouseTest {
         int alone = 0;
         int together = 0;
         for (int i = 0; i < 40; i++) {
-            List<Probe> probes = new ArrayList<>();
-            probes.add(new Probe(
+            List<GapReading> probes = new ArrayList<>();
+            probes.add(new GapReading(
                     ProbePlace.FENDER_LIP, 12, Face.TREAD, Length.ofMm(95 + random.nextInt(40)), Length.ZERO));
-            probes.add(new Probe(
+            probes.add(new GapReading(
                     ProbePlace.LINER_FRONT, 3, Face.TREAD, Length.ofMm(35 + random.nextInt(40)), Length.ZERO));
-            probes.add(new Probe(
+            probes.add(new GapReading(
                     ProbePlace.STRUT, 12, Face.INNER_SIDEWALL, Length.ofMm(8 + random.nextInt(20)), Length.ZERO));
-            WheelHouse house = house(probes, fitment("235/40R18 95W", "8Jx18 ET45"), random.nextInt(30));
+            ClearanceModel house = house(probes, fitment("235/40R18 95W", "8Jx18 ET45"), random.nextInt(30));
             List<Cure> cures = Remedies.find(house);
             assertTrue(cures.isEmpty() || !house.clear());
             for (Cure cure : cures) {
                 assertTrue(cure.proof().stream().allMatch(v -> v.word() == Word.CLEAR), cure.toString());
-                WheelHouse less = house;
+                ClearanceModel less = house;
                 for (int d = 0; d < cure.doses().size(); d++) {
                     Cure.Dose dose = cure.doses().get(d);
                     less = less.with(dose.remedy(), d == 0 ? dose.steps() - 1 : dose.steps());
@@ -87,8 +87,8 @@ class WheelHouseTest {
     void both_sides_of_a_symmetric_car_are_judged_alike() {
         Random random = new Random(67);
         for (int i = 0; i < 60; i++) {
-            List<Probe> left = new ArrayList<>();
-            List<Probe> right = new ArrayList<>();
+            List<GapReading> left = new ArrayList<>();
+            List<GapReading> right = new ArrayList<>();
             for (int k = 0; k < 5; k++) {
                 ProbePlace place = ProbePlace.values()[random.nextInt(ProbePlace.values().length)];
                 Face face = Face.values()[random.nextInt(5)];
@@ -99,8 +99,8 @@ class WheelHouseTest {
             }
             Fitment planned = fitment("235/40R18 95W", "8.5Jx18 ET40");
             double lowered = random.nextInt(60);
-            WheelHouse lf = house(left, planned, lowered, Corner.LF);
-            WheelHouse rf = house(right, planned, lowered, Corner.RF);
+            ClearanceModel lf = house(left, planned, lowered, Corner.LF);
+            ClearanceModel rf = house(right, planned, lowered, Corner.RF);
             for (int k = 0; k < 5; k++) {
                 Verdict a = lf.verdicts().get(k);
                 Verdict b = rf.verdicts().get(k);
@@ -115,11 +115,11 @@ class WheelHouseTest {
         }
     }
 
-    private static WheelHouse house(List<Probe> probes, Fitment planned, double lowered, Corner corner) {
+    private static ClearanceModel house(List<GapReading> probes, Fitment planned, double lowered, Corner corner) {
         Range range = Range.usual(corner);
         double out = corner.isLeft() ? -1 : 1;
-        return WheelHouse.of(
-                probes.stream().map(p -> Probed.byHand(p, NOW)).toList(),
+        return ClearanceModel.of(
+                probes.stream().map(p -> LocatedGap.byHand(p, NOW)).toList(),
                 planned,
                 Worn.NOTHING,
                 lowered,
@@ -139,11 +139,13 @@ class WheelHouseTest {
     /** SAE J683 class S, from memory: 37 mm over the tread, 15 mm beside it. */
     @Test
     void a_traction_device_takes_its_room() {
-        List<Probed> probes = List.of(
-                Probed.byHand(probe(ProbePlace.STRUT, 12, Face.INNER_SIDEWALL, 40), NOW),
-                Probed.byHand(probe(ProbePlace.SWINGARM, 3, Face.TREAD, 60), NOW));
-        List<Verdict> bare = WheelHouse.of(probes, NOW, Worn.NOTHING, 0, MOTION).verdicts();
-        List<Verdict> worn = WheelHouse.of(probes, NOW, Worn.CHAINS, 0, MOTION).verdicts();
+        List<LocatedGap> probes = List.of(
+                LocatedGap.byHand(probe(ProbePlace.STRUT, 12, Face.INNER_SIDEWALL, 40), NOW),
+                LocatedGap.byHand(probe(ProbePlace.SWINGARM, 3, Face.TREAD, 60), NOW));
+        List<Verdict> bare =
+                ClearanceModel.of(probes, NOW, Worn.NOTHING, 0, MOTION).verdicts();
+        List<Verdict> worn =
+                ClearanceModel.of(probes, NOW, Worn.CHAINS, 0, MOTION).verdicts();
         assertEquals(15, bare.get(0).least().gap() - worn.get(0).least().gap(), 1e-6);
         assertEquals(37, bare.get(1).least().gap() - worn.get(1).least().gap(), 1e-6);
     }
@@ -169,8 +171,8 @@ class WheelHouseTest {
     })
     void every_remedy_gives_room_where_it_says(Remedy remedy, ProbePlace place, double clock, Face face, double room) {
         Motion still = new StraightMotion(new Range(0, 70, 0, 0, 0), 0, 60);
-        WheelHouse corner =
-                WheelHouse.of(List.of(Probed.byHand(probe(place, clock, face, 90), NOW)), NOW, Worn.NOTHING, 0, still);
+        ClearanceModel corner = ClearanceModel.of(
+                List.of(LocatedGap.byHand(probe(place, clock, face, 90), NOW)), NOW, Worn.NOTHING, 0, still);
         double before = corner.verdicts().get(0).least().gap();
         double after =
                 corner.with(remedy, remedy.most()).verdicts().get(0).least().gap();
@@ -179,7 +181,7 @@ class WheelHouseTest {
 
     @Test
     void camber_gives_room_at_the_top_outside() {
-        WheelHouse corner = house(List.of(probe(ProbePlace.FENDER_LIP, 12, Face.OUTER_SHOULDER, 60)), NOW, 0);
+        ClearanceModel corner = house(List.of(probe(ProbePlace.FENDER_LIP, 12, Face.OUTER_SHOULDER, 60)), NOW, 0);
         assertTrue(corner.with(Remedy.CAMBER, 5).verdicts().get(0).least().gap()
                 > corner.verdicts().get(0).least().gap() + 3);
     }
@@ -187,11 +189,11 @@ class WheelHouseTest {
     @Test
     void two_probes_that_cannot_both_be_are_named() {
         Fitment wide = fitment("255/40R18 99W", "9Jx18 ET30");
-        List<Probed> probes = List.of(
-                Probed.byHand(probe(ProbePlace.STRUT, 12, Face.INNER_SIDEWALL, 20), NOW),
-                Probed.byHand(probe(ProbePlace.FENDER_LIP, 12, Face.OUTER_SIDEWALL, 10), NOW),
-                Probed.byHand(probe(ProbePlace.STRUT, 12, Face.INNER_SIDEWALL, 29), NOW),
-                Probed.byHand(probe(ProbePlace.LINER_REAR, 9, Face.TREAD, 40), wide));
+        List<LocatedGap> probes = List.of(
+                LocatedGap.byHand(probe(ProbePlace.STRUT, 12, Face.INNER_SIDEWALL, 20), NOW),
+                LocatedGap.byHand(probe(ProbePlace.FENDER_LIP, 12, Face.OUTER_SIDEWALL, 10), NOW),
+                LocatedGap.byHand(probe(ProbePlace.STRUT, 12, Face.INNER_SIDEWALL, 29), NOW),
+                LocatedGap.byHand(probe(ProbePlace.LINER_REAR, 9, Face.TREAD, 40), wide));
         List<ProbeCheck.Contradiction> found = ProbeCheck.of(probes);
         assertEquals(2, found.size(), found.toString());
         assertEquals(new ProbeCheck.Contradiction(0, 2, ProbeCheck.Why.TWO_GAPS, 9), rounded(found.get(0)));
@@ -209,12 +211,12 @@ class WheelHouseTest {
     @Test
     void what_the_eye_sees() {
         Motion still = new StraightMotion(new Range(0, 0, 0, 0, 0), 0, 60);
-        WheelHouse corner = WheelHouse.of(
+        ClearanceModel corner = ClearanceModel.of(
                 List.of(
-                        Probed.byHand(probe(ProbePlace.FENDER_LIP, 12, Face.TREAD, 60), NOW),
-                        Probed.byHand(probe(ProbePlace.FENDER_LIP, 9, Face.TREAD, 48), NOW),
-                        Probed.byHand(probe(ProbePlace.FENDER_LIP, 3, Face.TREAD, 66), NOW),
-                        Probed.byHand(probe(ProbePlace.FENDER_LIP, 12, Face.OUTER_SIDEWALL, 14), NOW)),
+                        LocatedGap.byHand(probe(ProbePlace.FENDER_LIP, 12, Face.TREAD, 60), NOW),
+                        LocatedGap.byHand(probe(ProbePlace.FENDER_LIP, 9, Face.TREAD, 48), NOW),
+                        LocatedGap.byHand(probe(ProbePlace.FENDER_LIP, 3, Face.TREAD, 66), NOW),
+                        LocatedGap.byHand(probe(ProbePlace.FENDER_LIP, 12, Face.OUTER_SIDEWALL, 14), NOW)),
                 NOW,
                 Worn.NOTHING,
                 0,

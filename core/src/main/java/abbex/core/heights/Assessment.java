@@ -23,8 +23,8 @@ import java.util.Set;
  * @param adjustment all sheets as one truth
  * @param compared which sheets are compared
  */
-public record Judgement(
-        DropSheet drops, List<Suspect> suspects, Optional<Asked> settling, Adjustment adjustment, Pair compared) {
+public record Assessment(
+        DropSheet drops, List<Outlier> suspects, Optional<Asked> settling, Adjustment adjustment, Pair compared) {
     /**
      * Two sheets of a job, counted from 0.
      *
@@ -44,7 +44,7 @@ public record Judgement(
     }
 
     /** The drop at a spot between the two sheets that are compared, positive down. */
-    public Optional<Figure<Estimate>> drop(Spot spot) {
+    public Optional<Figure<Estimate>> drop(MeasuringPoint spot) {
         return Optional.ofNullable(
                 spot.atCorner()
                         ? drops.corners().get(spot.corner()).byMethod().get(spot.method())
@@ -70,12 +70,12 @@ public record Judgement(
      *
      * @param sheets in order of time; one alone is a vehicle as it arrived
      */
-    public static Judgement of(Vehicle vehicle, List<HeightSheet> sheets, Advertised advertised, Limits limits) {
+    public static Assessment of(Vehicle vehicle, List<HeightSheet> sheets, Advertised advertised, Limits limits) {
         return of(vehicle, sheets, new Pair(0, Math.max(0, sheets.size() - 1)), advertised, limits);
     }
 
     /** The same with any two sheets compared. */
-    public static Judgement of(
+    public static Assessment of(
             Vehicle vehicle, List<HeightSheet> sheets, Pair compared, Advertised advertised, Limits limits) {
         return new Judge(vehicle, Floors.used(sheets), compared, advertised, limits).judge(Floors.unused(sheets));
     }
@@ -83,9 +83,9 @@ public record Judgement(
     /** One judging: what it starts from. */
     private record Judge(
             Vehicle vehicle, List<HeightSheet> sheets, Pair compared, Advertised advertised, Limits limits) {
-        Judgement judge(boolean floorsUnused) {
+        Assessment judge(boolean floorsUnused) {
             Adjustment adjustment = adjust(sheets);
-            List<Suspect> suspects = adjustment.suspects();
+            List<Outlier> suspects = adjustment.suspects();
             DropSheet drops = compare(sheets, adjustment);
             Optional<Asked> settling = suspects.size() > 1 && !sheets.isEmpty()
                     ? adjustment.settles(suspects, sheets.size() - 1).map(this::asked)
@@ -97,16 +97,16 @@ public record Judgement(
             }
             findings.addAll(JobCheck.run(sheets, adjustment, compared, suspects, floorsUnused));
             findings.sort(Finding.WORST_FIRST);
-            return new Judgement(drops.withFindings(findings), suspects, settling, adjustment, compared);
+            return new Assessment(drops.withFindings(findings), suspects, settling, adjustment, compared);
         }
 
-        private Asked asked(Spot spot) {
+        private Asked asked(MeasuringPoint spot) {
             HeightSheet newest = sheets.get(sheets.size() - 1);
             return new Asked(spot, newest.get(spot.corner(), spot.method()) != null);
         }
 
         private Adjustment adjust(List<HeightSheet> any) {
-            return Adjustment.of(vehicle, any, Freedoms.of(vehicle.kind(), limits));
+            return Adjustment.of(vehicle, any, PriorDeviations.of(vehicle.kind(), limits));
         }
 
         private DropSheet compare(List<HeightSheet> any, Adjustment adjustment) {
@@ -125,7 +125,7 @@ public record Judgement(
         }
 
         /** What is left to say beside the suspicion. */
-        private List<Finding> explained(List<Finding> findings, List<Suspect> suspects, Adjustment adjustment) {
+        private List<Finding> explained(List<Finding> findings, List<Outlier> suspects, Adjustment adjustment) {
             if (suspects.size() > 1) {
                 return findings;
             }
@@ -136,9 +136,9 @@ public record Judgement(
                     .toList();
         }
 
-        private Finding finding(List<Suspect> suspects, Optional<Asked> settling) {
-            Suspect first = suspects.get(0);
-            Spot spot = first.spot();
+        private Finding finding(List<Outlier> suspects, Optional<Asked> settling) {
+            Outlier first = suspects.get(0);
+            MeasuringPoint spot = first.spot();
             if (suspects.size() > 1) {
                 return several(suspects, settling);
             }
@@ -154,11 +154,11 @@ public record Judgement(
                     : new HeightFinding.ReadingSuspect(spot, read, first.probable(), slip);
         }
 
-        private Finding several(List<Suspect> suspects, Optional<Asked> settling) {
-            Suspect first = suspects.get(0);
-            Spot spot = first.spot();
-            boolean oneSheet = suspects.stream().map(Suspect::sheet).distinct().count() == 1;
-            if (!oneSheet && suspects.stream().map(Suspect::spot).distinct().count() == 1) {
+        private Finding several(List<Outlier> suspects, Optional<Asked> settling) {
+            Outlier first = suspects.get(0);
+            MeasuringPoint spot = first.spot();
+            boolean oneSheet = suspects.stream().map(Outlier::sheet).distinct().count() == 1;
+            if (!oneSheet && suspects.stream().map(Outlier::spot).distinct().count() == 1) {
                 return new HeightFinding.ReadingTwins(spot, stages(suspects));
             }
             List<Taken> taken = suspects.stream()
@@ -176,13 +176,13 @@ public record Judgement(
                     : new HeightFinding.ReadingsSuspect(spot, taken, slip);
         }
 
-        private List<Stage> stages(List<Suspect> suspects) {
+        private List<Stage> stages(List<Outlier> suspects) {
             return suspects.stream()
                     .map(s -> sheets.get(s.sheet()).basis().stage())
                     .toList();
         }
 
-        private List<HeightSheet> without(Suspect suspect) {
+        private List<HeightSheet> without(Outlier suspect) {
             List<HeightSheet> rest = new ArrayList<>(sheets);
             rest.set(suspect.sheet(), sheets.get(suspect.sheet()).without(suspect.spot()));
             return rest;

@@ -4,30 +4,30 @@ import abbex.core.figure.Place;
 import abbex.core.vehicle.Corner;
 
 /** One place by one way to measure: where a single reading belongs. */
-public record Spot(Place place, Way way) implements Place {
+public record MeasuringPoint(Place place, Way way) implements Place {
     static final int COUNT = Corner.values().length * Method.values().length;
-    private static final Spot[] ALL = new Spot[COUNT];
+    private static final MeasuringPoint[] ALL = new MeasuringPoint[COUNT];
     private static final String[] CODES = new String[COUNT];
 
     static {
         for (Corner corner : Corner.values()) {
             for (Method method : Method.values()) {
-                Spot spot = new Spot(corner, method);
+                MeasuringPoint spot = new MeasuringPoint(corner, method);
                 ALL[spot.index()] = spot;
                 CODES[spot.index()] = corner.name() + "." + method.name();
             }
         }
     }
 
-    public static Spot of(Corner corner, Method method) {
+    public static MeasuringPoint of(Corner corner, Method method) {
         return ALL[index(corner, method)];
     }
 
     /** Any place by any way; that the way is read there is the caller's to see to. */
-    public static Spot of(Place place, Way way) {
+    public static MeasuringPoint of(Place place, Way way) {
         return place instanceof Corner corner && way instanceof Method method
                 ? of(corner, method)
-                : new Spot(place, way);
+                : new MeasuringPoint(place, way);
     }
 
     static int index(Corner corner, Method method) {

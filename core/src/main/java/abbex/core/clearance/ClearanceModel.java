@@ -22,7 +22,8 @@ import java.util.function.UnaryOperator;
  * @param motion of the wheel
  * @param needed how much air each place needs
  */
-public record WheelHouse(List<Obstacle> obstacles, Fitment planned, TyreBody.Worn worn, Motion motion, Needed needed) {
+public record ClearanceModel(
+        List<Obstacle> obstacles, Fitment planned, TyreBody.Worn worn, Motion motion, Needed needed) {
     /** How far the planned tyre may differ from its nominal size, one standard deviation in mm (common practice). */
     private static final double TYRE = 1.5;
 
@@ -41,7 +42,7 @@ public record WheelHouse(List<Obstacle> obstacles, Fitment planned, TyreBody.Wor
         }
     }
 
-    public WheelHouse {
+    public ClearanceModel {
         obstacles = List.copyOf(obstacles);
     }
 
@@ -50,20 +51,20 @@ public record WheelHouse(List<Obstacle> obstacles, Fitment planned, TyreBody.Wor
      *
      * @param lowered how far the body is to come down from where it was first measured, in mm, positive down
      */
-    public static WheelHouse of(
-            List<Probed> probed, Fitment planned, TyreBody.Worn worn, double lowered, Motion motion) {
+    public static ClearanceModel of(
+            List<LocatedGap> probed, Fitment planned, TyreBody.Worn worn, double lowered, Motion motion) {
         List<Obstacle> obstacles = new ArrayList<>();
-        for (Probed p : probed) {
+        for (LocatedGap p : probed) {
             ProbePlace place = p.probe().place();
             double tyre = p.from().tyre().equals(planned.tyre()) ? SAME_TYRE : TYRE;
             obstacles.add(new Obstacle(place, p.at(lowered), Math.hypot(p.standard(), tyre)));
         }
-        return new WheelHouse(obstacles, planned, worn, motion, Needed.USUAL);
+        return new ClearanceModel(obstacles, planned, worn, motion, Needed.USUAL);
     }
 
     /** The same with other air needed. */
-    public WheelHouse needing(Needed other) {
-        return new WheelHouse(obstacles, planned, worn, motion, other);
+    public ClearanceModel needing(Needed other) {
+        return new ClearanceModel(obstacles, planned, worn, motion, other);
     }
 
     /** What must clear. */
@@ -110,7 +111,7 @@ public record WheelHouse(List<Obstacle> obstacles, Fitment planned, TyreBody.Wor
     }
 
     /** The corner after so many steps of a remedy. */
-    public WheelHouse with(Remedy remedy, int steps) {
+    public ClearanceModel with(Remedy remedy, int steps) {
         double amount = remedy.amount(steps);
         Wheel wheel = planned.wheel();
         return switch (remedy) {
@@ -130,18 +131,18 @@ public record WheelHouse(List<Obstacle> obstacles, Fitment planned, TyreBody.Wor
             case NARROWER -> tyre(narrower(amount));
             case LOWER_ASPECT -> tyre(lower(amount));
             case CAMBER ->
-                new WheelHouse(obstacles, planned, worn, motion.leaned(-Math.toRadians(amount / 10)), needed);
+                new ClearanceModel(obstacles, planned, worn, motion.leaned(-Math.toRadians(amount / 10)), needed);
             case MOVE_BRACKET -> across(-amount, ProbePlace.STRUT, ProbePlace.SPRING_PERCH, ProbePlace.SWAY_LINK);
             case HAMMER_ARCH -> away(amount, ProbePlace.INNER_ARCH);
         };
     }
 
-    private WheelHouse moved(UnaryOperator<Obstacle> how) {
-        return new WheelHouse(obstacles.stream().map(how).toList(), planned, worn, motion, needed);
+    private ClearanceModel moved(UnaryOperator<Obstacle> how) {
+        return new ClearanceModel(obstacles.stream().map(how).toList(), planned, worn, motion, needed);
     }
 
     /** Out of the wheel's middle. */
-    private WheelHouse away(double amount, ProbePlace... places) {
+    private ClearanceModel away(double amount, ProbePlace... places) {
         List<ProbePlace> which = List.of(places);
         return moved(o -> {
             double radius = Math.hypot(o.point()[0], o.point()[2]);
@@ -152,23 +153,23 @@ public record WheelHouse(List<Obstacle> obstacles, Fitment planned, TyreBody.Wor
     }
 
     /** Outboard. */
-    private WheelHouse across(double amount, ProbePlace... places) {
+    private ClearanceModel across(double amount, ProbePlace... places) {
         List<ProbePlace> which = List.of(places);
         return moved(o -> which.contains(o.place()) ? o.moved(0, amount, 0) : o);
     }
 
-    private WheelHouse ranged(double amount) {
+    private ClearanceModel ranged(double amount) {
         Range r = motion.range();
         Range less = new Range(r.droop(), Math.max(0, r.bump() - amount), r.left(), r.right(), r.roll());
-        return new WheelHouse(obstacles, planned, worn, motion.withRange(less), needed);
+        return new ClearanceModel(obstacles, planned, worn, motion.withRange(less), needed);
     }
 
-    private WheelHouse wheel(Wheel other) {
-        return new WheelHouse(obstacles, new Fitment(other, planned.tyre()), worn, motion, needed);
+    private ClearanceModel wheel(Wheel other) {
+        return new ClearanceModel(obstacles, new Fitment(other, planned.tyre()), worn, motion, needed);
     }
 
-    private WheelHouse tyre(TyreSize other) {
-        return new WheelHouse(obstacles, new Fitment(planned.wheel(), other), worn, motion, needed);
+    private ClearanceModel tyre(TyreSize other) {
+        return new ClearanceModel(obstacles, new Fitment(planned.wheel(), other), worn, motion, needed);
     }
 
     private TyreSize narrower(double mm) {

@@ -20,7 +20,7 @@ import java.util.function.DoubleUnaryOperator;
  * @param rearRadius the same in the rear
  * @param points from the front backwards
  */
-public record Underline(double wheelbase, double frontRadius, double rearRadius, List<Point> points) {
+public record Underbody(double wheelbase, double frontRadius, double rearRadius, List<Point> points) {
     /** A straight piece is looked at in so many places before the least is refined. */
     private static final int PLACES = 64;
 
@@ -29,7 +29,7 @@ public record Underline(double wheelbase, double frontRadius, double rearRadius,
     /** A low point. */
     public record Point(String name, double station, double height) {}
 
-    public Underline {
+    public Underbody {
         if (!(wheelbase > 0 && frontRadius > 0 && rearRadius > 0)) {
             throw new IllegalArgumentException(
                     "underline: wheelbase " + wheelbase + ", radii " + frontRadius + " and " + rearRadius);
@@ -43,8 +43,8 @@ public record Underline(double wheelbase, double frontRadius, double rearRadius,
      * The body brought down on its wheels, positive down; a nose that is lifted is a negative one in front. Points between the
      * axles and beyond go along as on a stiff body.
      */
-    public Underline lowered(double front, double rear) {
-        return new Underline(
+    public Underbody lowered(double front, double rear) {
+        return new Underbody(
                 wheelbase,
                 frontRadius,
                 rearRadius,

@@ -14,7 +14,8 @@ import abbex.core.units.Uncertainty;
  * @param error what it has too much by all others
  * @param errorStandard the standard deviation of the error
  */
-public record Suspect(int sheet, Spot spot, Reading reading, double weight, Length error, Length errorStandard) {
+public record Outlier(
+        int sheet, MeasuringPoint spot, Reading reading, double weight, Length error, Length errorStandard) {
     /** What all others say it should read, with the uncertainty of that. */
     public Estimate probable() {
         return new Estimate(reading.value().minus(error), Uncertainty.known(errorStandard.mm()));

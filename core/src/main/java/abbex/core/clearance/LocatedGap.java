@@ -9,13 +9,13 @@ import abbex.core.wheels.Fitment;
  * @param stood how far the body had come down by then from where it was first measured, in mm, positive down
  * @param standard finding the place and reading the gap, one standard deviation in mm
  */
-public record Probed(Probe probe, Fitment from, double stood, double standard) {
+public record LocatedGap(GapReading probe, Fitment from, double stood, double standard) {
     /** Finding the face and reading a pin or a finger (ours). */
     public static final double BY_HAND = 1.0;
 
     /** A gap measured by hand before the body came down. */
-    public static Probed byHand(Probe probe, Fitment from) {
-        return new Probed(probe, from, 0, BY_HAND);
+    public static LocatedGap byHand(GapReading probe, Fitment from) {
+        return new LocatedGap(probe, from, 0, BY_HAND);
     }
 
     /** The point in the corner's axes, with the body lowered so far from where it was first measured, in mm. */

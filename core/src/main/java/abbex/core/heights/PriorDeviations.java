@@ -13,12 +13,13 @@ import abbex.core.vehicle.VehicleKind;
  * @param wheel rim radius of one wheel against the others of its axle
  * @param tread unloaded radius of one tyre against the others of its axle
  */
-public record Freedoms(double diagonal, double tyresOfSheet, double tyre, double sides, double wheel, double tread) {
+public record PriorDeviations(
+        double diagonal, double tyresOfSheet, double tyre, double sides, double wheel, double tread) {
     /** Nothing settles it. */
     static final double FREE = 1e4;
 
-    public static Freedoms of(VehicleKind kind, Limits limits) {
-        return new Freedoms(
+    public static PriorDeviations of(VehicleKind kind, Limits limits) {
+        return new PriorDeviations(
                 limits.twist(kind).mm(),
                 limits.of(Limit.TYRES_OF_SHEET).mm(),
                 limits.of(Limit.TYRE_OF_CORNER).mm(),

@@ -11,10 +11,10 @@ import abbex.core.units.Length;
  * @param gap between that face and the obstacle, not negative
  * @param bump how far the wheel stood over the corner's ride height of today, positive up; nought when it was measured so
  */
-public record Probe(ProbePlace place, double clock, TyreBody.Face face, Length gap, Length bump) {
+public record GapReading(ProbePlace place, double clock, TyreBody.Face face, Length gap, Length bump) {
     private static final double SAME_HOUR = 0.5;
 
-    public Probe {
+    public GapReading {
         if (!(clock > 0 && clock <= 12)) {
             throw new IllegalArgumentException("probe: clock " + clock + "; more than 0, at most 12");
         }
@@ -37,12 +37,12 @@ public record Probe(ProbePlace place, double clock, TyreBody.Face face, Length g
         };
     }
 
-    Probe withGap(double mm) {
-        return new Probe(place, clock, face, Length.ofRoundedMm(mm), bump);
+    GapReading withGap(double mm) {
+        return new GapReading(place, clock, face, Length.ofRoundedMm(mm), bump);
     }
 
     /** True when both speak of the same spot of the same part, as near as anybody says an hour. */
-    public boolean sameSpot(Probe other) {
+    public boolean sameSpot(GapReading other) {
         double apart = Math.abs(clock - other.clock) % 12;
         return place == other.place && Math.min(apart, 12 - apart) <= SAME_HOUR;
     }
