@@ -66,14 +66,14 @@ public class Jobs {
 
     private static final String MEASURES = """
             select m.vehicle_id, m.name, m.raw, m.nm
-              from vehicle_measure m join vehicle v on v.id = m.vehicle_id
-             where v.shop_id = :shop and m.vehicle_id in (:vehicles)
+              from vehicle_measure m
+             where m.shop_id = :shop and m.vehicle_id in (:vehicles)
             """;
 
     private static final String PROMISES = """
             select a.job_id, a.end_code, a.least_raw, a.least_nm, a.most_raw, a.most_nm
-              from job_advertised a join job j on j.id = a.job_id
-             where j.shop_id = :shop and a.job_id in (:jobs)
+              from job_advertised a
+             where a.shop_id = :shop and a.job_id in (:jobs)
             """;
 
     private static final String CHANGE_VEHICLE = """
@@ -193,7 +193,7 @@ public class Jobs {
         if (vehicle(CHANGE_VEHICLE, job.shop(), v).update() == 0) {
             vehicle(ADD_VEHICLE, job.shop(), v).update();
         }
-        saveMeasures(v);
+        saveMeasures(job.shop(), v);
         if (stay(CHANGE_JOB, job).update() == 0) {
             stay(ADD_JOB, job)
                     .param("place", job.where().place().name())
@@ -240,13 +240,14 @@ public class Jobs {
                 .param("kit", job.kit());
     }
 
-    private void saveMeasures(VehicleFacts v) {
+    private void saveMeasures(UUID shop, VehicleFacts v) {
         jdbc.sql("delete from vehicle_measure where vehicle_id = :id")
                 .param("id", v.id().toString())
                 .update();
         v.measures()
                 .forEach((name, measured) -> jdbc.sql(
-                                "insert into vehicle_measure (vehicle_id, name, raw, nm) values (:id, :name, :raw, :nm)")
+                                "insert into vehicle_measure (shop_id, vehicle_id, name, raw, nm) values (:shop, :id, :name, :raw, :nm)")
+                        .param("shop", shop.toString())
                         .param("id", v.id().toString())
                         .param("name", name.name())
                         .param("raw", measured.raw())
@@ -260,9 +261,10 @@ public class Jobs {
                 .update();
         job.promises()
                 .forEach((end, promise) -> jdbc.sql("""
-                        insert into job_advertised (job_id, end_code, least_raw, least_nm, most_raw, most_nm)
-                        values (:id, :end, :leastRaw, :least, :mostRaw, :most)
+                        insert into job_advertised (shop_id, job_id, end_code, least_raw, least_nm, most_raw, most_nm)
+                        values (:shop, :id, :end, :leastRaw, :least, :mostRaw, :most)
                         """)
+                        .param("shop", job.shop().toString())
                         .param("id", job.id().toString())
                         .param("end", end.code().toUpperCase(Locale.ROOT))
                         .param("leastRaw", promise.leastRaw())

@@ -115,10 +115,11 @@ class FitmentController {
         return noOffset ? raw + " ET0" : raw;
     }
 
-    @PostMapping("/jobs/{id}/fitment/sets/{set}/rest")
-    String rest(@Me Person me, @PathVariable UUID id, @PathVariable UUID set) {
+    @PostMapping("/jobs/{id}/fitment/sets/{set}/withdraw")
+    String withdraw(@Me Person me, @PathVariable UUID id, @PathVariable UUID set) {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
-        sets.rest(me, job.vehicle().id(), find(sets.of(me.shop(), job.vehicle().id()), set));
+        sets.withdraw(
+                me, job.vehicle().id(), find(sets.of(me.shop(), job.vehicle().id()), set));
         return "redirect:/jobs/" + id + "/fitment";
     }
 

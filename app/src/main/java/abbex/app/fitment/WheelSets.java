@@ -1,6 +1,7 @@
 package abbex.app.fitment;
 
 import abbex.app.people.Person;
+import abbex.app.people.Withdrawals;
 import abbex.app.store.Ids;
 import abbex.app.store.Reads;
 import abbex.app.store.Times;
@@ -22,12 +23,14 @@ public class WheelSets {
     private static final String SETS = """
             select s.id, s.name, s.used, i.item, i.raw
               from wheel_set s left join wheel_set_item i on i.set_id = s.id
-             where s.shop_id = :shop and s.vehicle_id = :vehicle and s.in_use order by s.made_at, s.id
+             where s.shop_id = :shop and s.vehicle_id = :vehicle
+               and not exists (select 1 from withdrawal w where w.shop_id = s.shop_id and w.of_id = s.id)
+             order by s.made_at, s.id
             """;
 
     private static final String SAVE = """
-            insert into wheel_set (id, shop_id, vehicle_id, name, used, in_use, person_id, made_at)
-            values (:id, :shop, :vehicle, :name, :used, true, :person, :at)
+            insert into wheel_set (id, shop_id, vehicle_id, name, used, person_id, made_at)
+            values (:id, :shop, :vehicle, :name, :used, :person, :at)
                 on duplicate key update name = :name, used = :used
             """;
 
@@ -37,16 +40,15 @@ public class WheelSets {
              where shop_id = :shop and vehicle_id = :vehicle and used = :used and id <> :id
             """;
 
-    private static final String REST =
-            "update wheel_set set in_use = false where shop_id = :shop and vehicle_id = :vehicle and id = :id";
-
     private final Reads reads;
     private final JdbcClient jdbc;
+    private final Withdrawals withdrawals;
     private final Clock clock;
 
-    WheelSets(JdbcClient jdbc, Clock clock, Reads reads) {
+    WheelSets(JdbcClient jdbc, Withdrawals withdrawals, Clock clock, Reads reads) {
         this.reads = reads;
         this.jdbc = jdbc;
+        this.withdrawals = withdrawals;
         this.clock = clock;
     }
 
@@ -105,7 +107,8 @@ public class WheelSets {
                 .update();
         set.texts()
                 .forEach((item, raw) -> jdbc.sql(
-                                "insert into wheel_set_item (set_id, item, raw) values (:id, :item, :raw)")
+                                "insert into wheel_set_item (shop_id, set_id, item, raw) values (:shop, :id, :item, :raw)")
+                        .param("shop", by.shop().toString())
                         .param("id", set.id().toString())
                         .param("item", item)
                         .param("raw", raw)
@@ -113,11 +116,7 @@ public class WheelSets {
     }
 
     /** It is not offered any more. */
-    void rest(Person by, UUID vehicle, WheelSet set) {
-        jdbc.sql(REST)
-                .param("shop", by.shop().toString())
-                .param("vehicle", vehicle.toString())
-                .param("id", set.id().toString())
-                .update();
+    void withdraw(Person by, UUID vehicle, WheelSet set) {
+        withdrawals.add(by, vehicle, set.id());
     }
 }

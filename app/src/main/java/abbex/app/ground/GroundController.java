@@ -151,10 +151,10 @@ class GroundController {
         return new ModelAndView("redirect:/jobs/" + id + "/ground?ground=" + ground);
     }
 
-    @PostMapping("/jobs/{id}/ground/{item}/rest")
-    String rest(@Me Person me, @PathVariable UUID id, @PathVariable UUID item) {
+    @PostMapping("/jobs/{id}/ground/{item}/withdraw")
+    String withdraw(@Me Person me, @PathVariable UUID id, @PathVariable UUID item) {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
-        points.rest(me, job.vehicle().id(), item);
+        points.withdraw(me, job.vehicle().id(), item);
         return "redirect:/jobs/" + id + "/ground";
     }
 

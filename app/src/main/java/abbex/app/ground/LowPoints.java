@@ -2,6 +2,7 @@ package abbex.app.ground;
 
 import abbex.app.arrive.Job;
 import abbex.app.people.Person;
+import abbex.app.people.Withdrawals;
 import abbex.app.prove.Proofs;
 import abbex.app.store.Ids;
 import abbex.app.store.Reads;
@@ -20,34 +21,40 @@ public class LowPoints {
     private static final String OF = """
             select id, kind, name, along_raw, along_from, along_nm, height_raw, height_nm, sheet_id
               from low_point
-             where shop_id = :shop and vehicle_id = :vehicle and in_use order by along_nm desc, made_at, id
+             where shop_id = :shop and vehicle_id = :vehicle
+               and not exists (select 1 from withdrawal w where w.shop_id = low_point.shop_id and w.of_id = low_point.id)
+             order by along_nm desc, made_at, id
             """;
 
     private static final String ADD = """
             insert into low_point (id, shop_id, vehicle_id, kind, name, along_raw, along_from, along_nm, height_raw, height_nm,
-                                   sheet_id, in_use, person_id, made_at)
+                                   sheet_id, person_id, made_at)
             values (:id, :shop, :vehicle, :kind, :name, :alongRaw, :from, :along,
-                    :heightRaw, :height, :sheet, true, :person, :at)
+                    :heightRaw, :height, :sheet, :person, :at)
             """;
 
     private static final String GROUNDS = """
             select id, name, points from own_ground
-             where shop_id = :shop and vehicle_id = :vehicle and in_use order by made_at, id
+             where shop_id = :shop and vehicle_id = :vehicle
+               and not exists (select 1 from withdrawal w where w.shop_id = own_ground.shop_id and w.of_id = own_ground.id)
+             order by made_at, id
             """;
 
     private static final String ADD_GROUND = """
-            insert into own_ground (id, shop_id, vehicle_id, name, points, in_use, person_id, made_at)
-            values (:id, :shop, :vehicle, :name, :points, true, :person, :at)
+            insert into own_ground (id, shop_id, vehicle_id, name, points, person_id, made_at)
+            values (:id, :shop, :vehicle, :name, :points, :person, :at)
             """;
 
     private final Reads reads;
     private final JdbcClient jdbc;
+    private final Withdrawals withdrawals;
     private final Proofs proofs;
     private final Clock clock;
 
-    LowPoints(JdbcClient jdbc, Proofs proofs, Clock clock, Reads reads) {
+    LowPoints(JdbcClient jdbc, Withdrawals withdrawals, Proofs proofs, Clock clock, Reads reads) {
         this.reads = reads;
         this.jdbc = jdbc;
+        this.withdrawals = withdrawals;
         this.proofs = proofs;
         this.clock = clock;
     }
@@ -144,15 +151,11 @@ public class LowPoints {
         return id;
     }
 
-    /** A point or a ground counts no more. */
-    void rest(Person by, UUID vehicle, UUID id) {
-        for (String table : List.of("low_point", "own_ground")) {
-            jdbc.sql("update " + table
-                            + " set in_use = false where shop_id = :shop and vehicle_id = :vehicle and id = :id")
-                    .param("shop", by.shop().toString())
-                    .param("vehicle", vehicle.toString())
-                    .param("id", id.toString())
-                    .update();
+    /** A point or a ground counts no more; nothing happens when the vehicle has neither. */
+    void withdraw(Person by, UUID vehicle, UUID id) {
+        boolean point = of(by.shop(), vehicle).stream().anyMatch(p -> p.id().equals(id));
+        if (point || grounds(by.shop(), vehicle).stream().anyMatch(g -> g.id().equals(id))) {
+            withdrawals.add(by, vehicle, id);
         }
     }
 }

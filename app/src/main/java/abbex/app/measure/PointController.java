@@ -97,8 +97,8 @@ class PointController {
     }
 
     /** It is offered no more; what was read there stays on its sheets. */
-    @PostMapping("/jobs/{id}/sheets/{sheetId}/points/{code}/rest")
-    ModelAndView rest(
+    @PostMapping("/jobs/{id}/sheets/{sheetId}/points/{code}/withdraw")
+    ModelAndView withdraw(
             @Me Person me,
             @PathVariable UUID id,
             @PathVariable UUID sheetId,
@@ -109,7 +109,7 @@ class PointController {
                 .filter(p -> p.way().code().equals(code))
                 .findFirst()
                 .orElseThrow(NotHere::new);
-        rules.rest(me, point);
+        rules.withdraw(me, point);
         return to(opened, "");
     }
 

@@ -32,7 +32,7 @@ public class Audit {
         CLEARANCES_SET,
         WALK_SET,
         POINT_NAMED,
-        POINT_AT_REST,
+        POINT_WITHDRAWN,
         FLOOR_SURVEYED,
         FLOOR_TAKEN_BACK
     }

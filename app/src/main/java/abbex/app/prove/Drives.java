@@ -1,6 +1,7 @@
 package abbex.app.prove;
 
 import abbex.app.people.Person;
+import abbex.app.people.Withdrawals;
 import abbex.app.store.Ids;
 import abbex.app.store.Reads;
 import abbex.app.store.Times;
@@ -34,7 +35,8 @@ class Drives {
     /** A row for each corner that has a wheel, with what its end was driven on. */
     private static final String NEWEST = """
             select r.*, p.initials, b.corner, b.bump_mm, f.tyre, f.wheel, f.spacer
-              from (select * from road_test where shop_id = :shop and vehicle_id = :vehicle and in_use
+              from (select * from road_test t where shop_id = :shop and vehicle_id = :vehicle
+                     and not exists (select 1 from withdrawal w where w.shop_id = t.shop_id and w.of_id = t.id)
                      order by made_at desc, id desc limit 1) r
               join person p on p.id = r.person_id
               join road_bump b on b.shop_id = r.shop_id and b.road_test_id = r.id
@@ -45,12 +47,13 @@ class Drives {
     private static final String MARKS = """
             select m.id, m.corner, m.place, m.clock, m.face, m.seen_on, p.initials
               from road_mark m join person p on p.id = m.person_id
-             where m.shop_id = :shop and m.road_test_id = :drive and m.in_use order by m.made_at, m.id
+             where m.shop_id = :shop and m.road_test_id = :drive and not exists (select 1 from withdrawal w where w.shop_id = m.shop_id and w.of_id = m.id)
+             order by m.made_at, m.id
             """;
 
     private static final String ADD = """
-            insert into road_test (id, shop_id, vehicle_id, locks, hung, lean_deg, note, sheet_id, in_use, person_id, made_at)
-            values (:id, :shop, :vehicle, :locks, :hung, :lean, :note, :sheet, true, :person, :at)
+            insert into road_test (id, shop_id, vehicle_id, locks, hung, lean_deg, note, sheet_id, person_id, made_at)
+            values (:id, :shop, :vehicle, :locks, :hung, :lean, :note, :sheet, :person, :at)
             """;
 
     private static final String BUMP = """
@@ -62,24 +65,20 @@ class Drives {
             values (:shop, :id, :end, :tyre, :wheel, :spacer, :lower)
             """;
 
-    private static final String REST =
-            "update road_test set in_use = false where shop_id = :shop and vehicle_id = :vehicle and id = :id";
-
     private static final String MARK = """
-            insert into road_mark (id, shop_id, road_test_id, corner, place, clock, face, seen_on, in_use, person_id, made_at)
-            values (:id, :shop, :drive, :corner, :place, :clock, :face, :on, true, :person, :at)
+            insert into road_mark (id, shop_id, road_test_id, corner, place, clock, face, seen_on, person_id, made_at)
+            values (:id, :shop, :drive, :corner, :place, :clock, :face, :on, :person, :at)
             """;
-
-    private static final String REST_MARK =
-            "update road_mark set in_use = false where shop_id = :shop and road_test_id = :drive and id = :id";
 
     private final Reads reads;
     private final JdbcClient jdbc;
+    private final Withdrawals withdrawals;
     private final Clock clock;
 
-    Drives(JdbcClient jdbc, Clock clock, Reads reads) {
+    Drives(JdbcClient jdbc, Withdrawals withdrawals, Clock clock, Reads reads) {
         this.reads = reads;
         this.jdbc = jdbc;
+        this.withdrawals = withdrawals;
         this.clock = clock;
     }
 
@@ -203,12 +202,9 @@ class Drives {
         return id;
     }
 
-    void rest(Person by, UUID vehicle, UUID drive) {
-        jdbc.sql(REST)
-                .param("shop", by.shop().toString())
-                .param("vehicle", vehicle.toString())
-                .param("id", drive.toString())
-                .update();
+    /** A drive or a mark of one counts no more. */
+    void withdraw(Person by, UUID vehicle, UUID id) {
+        withdrawals.add(by, vehicle, id);
     }
 
     void mark(Person by, UUID drive, Drive.Mark mark) {
@@ -223,14 +219,6 @@ class Drives {
                 .param("on", mark.on().name())
                 .param("person", by.id().toString())
                 .param("at", Times.column(clock.instant()))
-                .update();
-    }
-
-    void restMark(Person by, UUID drive, UUID mark) {
-        jdbc.sql(REST_MARK)
-                .param("shop", by.shop().toString())
-                .param("drive", drive.toString())
-                .param("id", mark.toString())
                 .update();
     }
 }

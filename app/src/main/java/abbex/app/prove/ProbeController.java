@@ -102,8 +102,8 @@ class ProbeController {
         return new ModelAndView("redirect:/jobs/" + id + "/prove?corner=" + corner);
     }
 
-    @PostMapping("/jobs/{id}/prove/probes/{probe}/rest")
-    String rest(
+    @PostMapping("/jobs/{id}/prove/probes/{probe}/withdraw")
+    String withdraw(
             @Me Person me,
             @PathVariable UUID id,
             @PathVariable UUID probe,
@@ -112,7 +112,7 @@ class ProbeController {
         if (probes.of(me.shop(), job.vehicle().id()).stream().noneMatch(p -> p.id().equals(probe))) {
             throw new NotHere();
         }
-        probes.rest(me, job.vehicle().id(), probe);
+        probes.withdraw(me, job.vehicle().id(), probe);
         return "redirect:/jobs/" + id + "/prove?corner=" + ProvePages.corner(job, corner);
     }
 

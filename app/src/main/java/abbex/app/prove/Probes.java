@@ -1,6 +1,7 @@
 package abbex.app.prove;
 
 import abbex.app.people.Person;
+import abbex.app.people.Withdrawals;
 import abbex.app.store.Ids;
 import abbex.app.store.Reads;
 import abbex.app.store.Times;
@@ -26,26 +27,26 @@ public class Probes {
     private static final String OF = """
             select b.id, b.corner, b.place, b.clock, b.face, b.gap_raw, b.gap_nm, b.tyre, b.wheel, b.spacer_nm, b.sheet_id, b.made_at, p.initials
               from probe b join person p on p.id = b.person_id
-             where b.shop_id = :shop and b.vehicle_id = :vehicle and b.in_use order by b.made_at, b.id
+             where b.shop_id = :shop and b.vehicle_id = :vehicle and not exists (select 1 from withdrawal w where w.shop_id = b.shop_id and w.of_id = b.id)
+             order by b.made_at, b.id
             """;
 
     private static final String ADD = """
             insert into probe (id, shop_id, vehicle_id, corner, place, clock, face, gap_raw, gap_nm, tyre, wheel, spacer_nm,
-                               sheet_id, in_use, person_id, made_at)
-            values (:id, :shop, :vehicle, :corner, :place, :clock, :face, :raw, :nm, :tyre, :wheel, :spacer, :sheet, true,
+                               sheet_id, person_id, made_at)
+            values (:id, :shop, :vehicle, :corner, :place, :clock, :face, :raw, :nm, :tyre, :wheel, :spacer, :sheet,
                     :person, :at)
             """;
 
-    private static final String REST =
-            "update probe set in_use = false where shop_id = :shop and vehicle_id = :vehicle and id = :id";
-
     private final Reads reads;
     private final JdbcClient jdbc;
+    private final Withdrawals withdrawals;
     private final Clock clock;
 
-    Probes(JdbcClient jdbc, Clock clock, Reads reads) {
+    Probes(JdbcClient jdbc, Withdrawals withdrawals, Clock clock, Reads reads) {
         this.reads = reads;
         this.jdbc = jdbc;
+        this.withdrawals = withdrawals;
         this.clock = clock;
     }
 
@@ -112,11 +113,7 @@ public class Probes {
     }
 
     /** It counts no more. */
-    void rest(Person by, UUID vehicle, UUID probe) {
-        jdbc.sql(REST)
-                .param("shop", by.shop().toString())
-                .param("vehicle", vehicle.toString())
-                .param("id", probe.toString())
-                .update();
+    void withdraw(Person by, UUID vehicle, UUID probe) {
+        withdrawals.add(by, vehicle, probe);
     }
 }

@@ -80,14 +80,14 @@ class ProveController {
         return back(id, corner);
     }
 
-    @PostMapping("/jobs/{id}/prove/remedies/{remedy}/rest")
-    ModelAndView rest(
+    @PostMapping("/jobs/{id}/prove/remedies/{remedy}/withdraw")
+    ModelAndView withdraw(
             @Me Person me,
             @PathVariable UUID id,
             @PathVariable UUID remedy,
             @RequestParam(defaultValue = "LF") String corner) {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
-        plans.rest(me, job.vehicle().id(), remedy);
+        plans.withdraw(me, job.vehicle().id(), remedy);
         return back(id, ProvePages.corner(job, corner));
     }
 

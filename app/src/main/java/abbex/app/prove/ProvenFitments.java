@@ -28,15 +28,20 @@ class ProvenFitments {
                    (select max(b.bump_mm) from road_bump b
                      where b.road_test_id = r.id and b.corner in ('LF', 'RF') = (f.end_of = 'FRONT')) bump
               from road_test r join road_fitment f on f.road_test_id = r.id
-             where r.shop_id = :shop and r.in_use
-               and not exists (select 1 from road_test n where n.vehicle_id = r.vehicle_id and n.in_use
+             where r.shop_id = :shop
+               and not exists (select 1 from withdrawal w where w.shop_id = r.shop_id and w.of_id = r.id)
+               and not exists (select 1 from road_test n where n.vehicle_id = r.vehicle_id
+                                  and not exists (select 1 from withdrawal w where w.shop_id = n.shop_id and w.of_id = n.id)
                                   and (n.made_at > r.made_at or n.made_at = r.made_at and n.id > r.id))
-               and not exists (select 1 from road_mark m where m.road_test_id = r.id and m.in_use)
+               and not exists (select 1 from road_mark m where m.road_test_id = r.id
+                                  and not exists (select 1 from withdrawal w where w.shop_id = m.shop_id and w.of_id = m.id))
              order by r.made_at desc, r.id, f.end_of limit
             """ + 2 * MOST;
 
     private static final String TOOK = """
-            select vehicle_id, corner, remedy, steps from remedy_taken where shop_id = :shop and in_use order by made_at, id
+            select vehicle_id, corner, remedy, steps from remedy_taken where shop_id = :shop
+               and not exists (select 1 from withdrawal w where w.shop_id = remedy_taken.shop_id and w.of_id = remedy_taken.id)
+             order by made_at, id
             """;
 
     private final JdbcClient jdbc;

@@ -99,10 +99,10 @@ class RoadController {
         return back(id);
     }
 
-    @PostMapping("/jobs/{id}/prove/road/{drive}/rest")
-    ModelAndView rest(@Me Person me, @PathVariable UUID id, @PathVariable UUID drive) {
+    @PostMapping("/jobs/{id}/prove/road/{drive}/withdraw")
+    ModelAndView withdraw(@Me Person me, @PathVariable UUID id, @PathVariable UUID drive) {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
-        roads.rest(me, job, drive);
+        roads.withdraw(me, job, drive);
         return back(id);
     }
 
@@ -137,10 +137,10 @@ class RoadController {
         return back(id);
     }
 
-    @PostMapping("/jobs/{id}/prove/road/marks/{mark}/rest")
-    ModelAndView restMark(@Me Person me, @PathVariable UUID id, @PathVariable UUID mark) {
+    @PostMapping("/jobs/{id}/prove/road/marks/{mark}/withdraw")
+    ModelAndView withdrawMark(@Me Person me, @PathVariable UUID id, @PathVariable UUID mark) {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
-        roads.restMark(me, job, mark);
+        roads.withdrawMark(me, job, mark);
         return back(id);
     }
 

@@ -88,12 +88,18 @@ public class RoadTests {
                                 by.initials())));
     }
 
-    void rest(Person by, Job job, UUID drive) {
-        drives.rest(by, job.vehicle().id(), drive);
+    /** The newest drive counts no more; nothing happens when it is another by now. */
+    void withdraw(Person by, Job job, UUID drive) {
+        newest(job)
+                .filter(newest -> newest.id().equals(drive))
+                .ifPresent(newest -> drives.withdraw(by, job.vehicle().id(), drive));
     }
 
-    void restMark(Person by, Job job, UUID mark) {
-        newest(job).ifPresent(drive -> drives.restMark(by, drive.id(), mark));
+    /** A mark of the newest drive counts no more. */
+    void withdrawMark(Person by, Job job, UUID mark) {
+        newest(job)
+                .filter(newest -> newest.marks().stream().anyMatch(m -> m.id().equals(mark)))
+                .ifPresent(newest -> drives.withdraw(by, job.vehicle().id(), mark));
     }
 
     /** Plans an end to come down from as arrived by so many mm. */

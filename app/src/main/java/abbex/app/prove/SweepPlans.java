@@ -1,6 +1,7 @@
 package abbex.app.prove;
 
 import abbex.app.people.Person;
+import abbex.app.people.Withdrawals;
 import abbex.app.store.Ids;
 import abbex.app.store.Reads;
 import abbex.app.store.Times;
@@ -41,24 +42,25 @@ class SweepPlans {
 
     private static final String TAKEN = """
             select id, corner, remedy, steps, made_at from remedy_taken
-             where shop_id = :shop and vehicle_id = :vehicle and in_use order by made_at, id
+             where shop_id = :shop and vehicle_id = :vehicle
+               and not exists (select 1 from withdrawal w where w.shop_id = remedy_taken.shop_id and w.of_id = remedy_taken.id)
+             order by made_at, id
             """;
 
     private static final String TAKE = """
-            insert into remedy_taken (id, shop_id, vehicle_id, corner, remedy, steps, in_use, person_id, made_at)
-            values (:id, :shop, :vehicle, :corner, :remedy, :steps, true, :person, :at)
+            insert into remedy_taken (id, shop_id, vehicle_id, corner, remedy, steps, person_id, made_at)
+            values (:id, :shop, :vehicle, :corner, :remedy, :steps, :person, :at)
             """;
-
-    private static final String REST =
-            "update remedy_taken set in_use = false where shop_id = :shop and vehicle_id = :vehicle and id = :id";
 
     private final Reads reads;
     private final JdbcClient jdbc;
+    private final Withdrawals withdrawals;
     private final Clock clock;
 
-    SweepPlans(JdbcClient jdbc, Clock clock, Reads reads) {
+    SweepPlans(JdbcClient jdbc, Withdrawals withdrawals, Clock clock, Reads reads) {
         this.reads = reads;
         this.jdbc = jdbc;
+        this.withdrawals = withdrawals;
         this.clock = clock;
     }
 
@@ -136,11 +138,9 @@ class SweepPlans {
     }
 
     /** It is in the plan no more. */
-    void rest(Person by, UUID vehicle, UUID taken) {
-        jdbc.sql(REST)
-                .param("shop", by.shop().toString())
-                .param("vehicle", vehicle.toString())
-                .param("id", taken.toString())
-                .update();
+    void withdraw(Person by, UUID vehicle, UUID taken) {
+        if (taken(by.shop(), vehicle).stream().anyMatch(t -> t.id().equals(taken))) {
+            withdrawals.add(by, vehicle, taken);
+        }
     }
 }

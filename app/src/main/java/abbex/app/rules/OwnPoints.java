@@ -2,6 +2,7 @@ package abbex.app.rules;
 
 import abbex.app.people.Audit;
 import abbex.app.people.Person;
+import abbex.app.people.Withdrawals;
 import abbex.app.store.Ids;
 import abbex.app.store.Times;
 import abbex.core.figure.Place;
@@ -21,26 +22,28 @@ import org.springframework.stereotype.Component;
 @Component
 class OwnPoints {
     private static final String ALL = """
-            select id, code, name, kind, vehicle_id, places, tyre, floor, in_use from point
+            select id, code, name, kind, vehicle_id, places, tyre, floor,
+                   not exists (select 1 from withdrawal w where w.shop_id = point.shop_id and w.of_id = point.id) in_use
+              from point
              where shop_id = :shop order by made_at, id
             """;
 
     private static final String ADD = """
-            insert into point (id, shop_id, code, name, kind, vehicle_id, places, tyre, floor, in_use, person_id, made_at)
-            values (:id, :shop, :code, :name, :kind, :vehicle, :places, :tyre, :floor, true, :person, :at)
+            insert into point (id, shop_id, code, name, kind, vehicle_id, places, tyre, floor, person_id, made_at)
+            values (:id, :shop, :code, :name, :kind, :vehicle, :places, :tyre, :floor, :person, :at)
             """;
 
     /** One who names a point at a time, so that no code is given twice. */
     private static final String LOCK = "select id from shop where id = :shop for update";
 
-    private static final String REST = "update point set in_use = false where shop_id = :shop and id = :id";
-
     private final JdbcClient jdbc;
+    private final Withdrawals withdrawals;
     private final Audit audit;
     private final Clock clock;
 
-    OwnPoints(JdbcClient jdbc, Audit audit, Clock clock) {
+    OwnPoints(JdbcClient jdbc, Withdrawals withdrawals, Audit audit, Clock clock) {
         this.jdbc = jdbc;
+        this.withdrawals = withdrawals;
         this.audit = audit;
         this.clock = clock;
     }
@@ -94,11 +97,8 @@ class OwnPoints {
         audit.add(by, Audit.What.POINT_NAMED, name);
     }
 
-    void rest(Person by, OwnPoint point) {
-        jdbc.sql(REST)
-                .param("shop", by.shop().toString())
-                .param("id", point.id().toString())
-                .update();
-        audit.add(by, Audit.What.POINT_AT_REST, point.way().name());
+    void withdraw(Person by, OwnPoint point) {
+        withdrawals.add(by, null, point.id());
+        audit.add(by, Audit.What.POINT_WITHDRAWN, point.way().name());
     }
 }

@@ -61,7 +61,7 @@ public class Rules {
             """;
 
     private static final String ADD_PAD =
-            "insert into floor_pad (survey_id, corner, raw, nm) values (:survey, :corner, :raw, :nm)";
+            "insert into floor_pad (shop_id, survey_id, corner, raw, nm) values (:shop, :survey, :corner, :raw, :nm)";
 
     private final JdbcClient jdbc;
     private final Audit audit;
@@ -183,8 +183,8 @@ public class Rules {
     }
 
     /** It is offered no more; what was read there stays. */
-    public void rest(Person by, OwnPoint point) {
-        once.executeWithoutResult(status -> points.rest(by, point));
+    public void withdraw(Person by, OwnPoint point) {
+        once.executeWithoutResult(status -> points.withdraw(by, point));
         kept.invalidate(by.shop());
     }
 
@@ -236,6 +236,7 @@ public class Rules {
                     .param("at", Times.column(clock.instant()))
                     .update();
             pads.forEach((corner, pad) -> jdbc.sql(ADD_PAD)
+                    .param("shop", by.shop().toString())
                     .param("survey", id.toString())
                     .param("corner", corner.name())
                     .param("raw", pad.raw())
