@@ -52,7 +52,7 @@ update audit set what = 'POINT_WITHDRAWN' where what = 'POINT_AT_REST';
 -- What two people may have open at once: a save says which version it was made from.
 alter table shop add column version int not null default 0;
 alter table vehicle add column version int not null default 0;
-alter table job add column version int not null default 0;
+alter table job add column version int not null default 0, add column moved int not null default 0;
 alter table wheel_set add column version int not null default 0;
 
 -- How often something was written: what was read under a stamp is true for as long as the stamp stands, in whatever
@@ -134,3 +134,15 @@ create trigger reading_repeated after insert on reading for each row follows rea
      where exists (select 1 from reading o where o.sheet_id = new.sheet_id and o.corner = new.corner
                      and o.method = new.method and o.person_id <> new.person_id)
     on duplicate key update n = n + 1;
+
+-- The stamp of the vehicle of each stay.
+create sql security invoker view vehicle_stamp as
+  select j.shop_id, j.id as job_id, j.vehicle_id,
+         coalesce((select t.n from stamp t where t.of_id = j.vehicle_id and t.what = ''), 0)
+       + coalesce((select sum(t.n) from job k join stamp t on t.of_id = k.id and t.what = ''
+                    where k.vehicle_id = j.vehicle_id), 0)
+       + coalesce((select sum(t.n) from job k join sheet s on s.job_id = k.id join stamp t on t.of_id = s.id and t.what = ''
+                    where k.vehicle_id = j.vehicle_id), 0) as vehicle,
+         coalesce((select t.n from stamp t where t.of_id = j.shop_id and t.what = ''), 0) as shop,
+         coalesce((select t.n from stamp t where t.of_id = j.shop_id and t.what = 'repeats'), 0) as repeats
+    from job j;

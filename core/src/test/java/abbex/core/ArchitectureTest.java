@@ -34,7 +34,7 @@ class ArchitectureTest {
             "wheels", Set.of("units", "figure"),
             "motion", Set.of("vehicle"),
             "clearance", Set.of("units", "figure", "vehicle", "wheels", "motion"),
-            "ground", Set.of("units", "figure", "vehicle"));
+            "ground", Set.of("units", "figure", "vehicle", "heights"));
 
     private static LayeredArchitecture layers(Map<String, Set<String>> knows) {
         LayeredArchitecture layers = Architectures.layeredArchitecture()

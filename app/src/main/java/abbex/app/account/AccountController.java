@@ -1,7 +1,7 @@
 package abbex.app.account;
 
+import abbex.app.form.Form;
 import abbex.app.page.Me;
-import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.app.people.Audit;
 import abbex.app.people.People;
@@ -11,10 +11,7 @@ import abbex.core.units.Graduation;
 import java.nio.charset.StandardCharsets;
 import java.time.DateTimeException;
 import java.time.ZoneId;
-import java.util.LinkedHashMap;
-import java.util.Map;
 import java.util.Optional;
-import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -47,7 +44,7 @@ class AccountController {
         model.addAttribute("theme", likes.theme());
         model.addAttribute("keys", likes.singleKeys());
         model.addAttribute("hasPin", pins.has(me.id()));
-        model.addAttribute("problems", Map.of());
+        model.addAttribute("form", Form.blank(me, words));
         return "account";
     }
 
@@ -68,16 +65,16 @@ class AccountController {
             @RequestParam(defaultValue = "auto") String theme,
             @RequestParam(defaultValue = "false") boolean keys,
             Model model) {
-        Map<String, String> problems = new LinkedHashMap<>();
+        Form form = Form.blank(me, words);
         Optional<Graduation> marks = Graduation.parse(tape);
         if (marks.isEmpty()) {
-            problems.put("tape", words.say("problem.tape", Reader.of(me), "read", tape));
+            form.problem("tape", "problem.tape", "read", tape);
         }
         Optional<ZoneId> where = zone(zone);
         if (where.isEmpty()) {
-            problems.put("zone", words.say("problem.zone", Reader.of(me), "read", zone));
+            form.problem("zone", "problem.zone", "read", zone);
         }
-        if (problems.isEmpty()) {
+        if (form.fits()) {
             String shown = theme.equals("bright") || theme.equals("dim") ? theme : "auto";
             people.setLikes(
                     me.id(),
@@ -90,7 +87,7 @@ class AccountController {
         model.addAttribute("zone", zone);
         model.addAttribute("theme", theme);
         model.addAttribute("keys", keys);
-        return unfit(model, problems);
+        return unfit(model, form);
     }
 
     /** The theme alone, by its key. */
@@ -111,24 +108,24 @@ class AccountController {
             @RequestParam(defaultValue = "") String fresh,
             @RequestParam(defaultValue = "") String again,
             Model model) {
-        Map<String, String> problems = new LinkedHashMap<>();
+        Form form = Form.blank(me, words);
         if (!people.passwordIs(me.signInName(), present)) {
-            problems.put("present", words.say("problem.password.wrong"));
+            form.problem("present", "problem.password.wrong");
         }
         if (fresh.length() < 10) {
-            problems.put("fresh", words.say("problem.password.short"));
+            form.problem("fresh", "problem.password.short");
         } else if (fresh.getBytes(StandardCharsets.UTF_8).length > 72) {
-            problems.put("fresh", words.say("problem.password.long"));
+            form.problem("fresh", "problem.password.long");
         } else if (!fresh.equals(again)) {
-            problems.put("again", words.say("problem.password.same"));
+            form.problem("again", "problem.password.same");
         }
-        if (problems.isEmpty()) {
+        if (form.fits()) {
             people.setPassword(me.id(), fresh);
             audit.add(me, Audit.What.PASSWORD_CHANGED, "");
             return new ModelAndView("redirect:/account?changed");
         }
         account(me, model);
-        return unfit(model, problems);
+        return unfit(model, form);
     }
 
     @PostMapping("/account/pin")
@@ -137,26 +134,26 @@ class AccountController {
             @RequestParam(defaultValue = "") String present,
             @RequestParam(defaultValue = "") String pin,
             Model model) {
-        Map<String, String> problems = new LinkedHashMap<>();
+        Form form = Form.blank(me, words);
         if (!people.passwordIs(me.signInName(), present)) {
-            problems.put("pin-present", words.say("problem.password.wrong"));
+            form.problem("pin-present", "problem.password.wrong");
         }
         if (!Pins.fit(pin)) {
-            problems.put("pin", words.say("problem.pin.unfit"));
+            form.problem("pin", "problem.pin.unfit");
         }
-        if (problems.isEmpty()) {
+        if (form.fits()) {
             pins.set(me.id(), pin);
             audit.add(me, Audit.What.PIN_SET, "");
             return new ModelAndView("redirect:/account?pin");
         }
         account(me, model);
-        return unfit(model, problems);
+        return unfit(model, form);
     }
 
-    private static ModelAndView unfit(Model model, Map<String, String> problems) {
-        ModelAndView page = new ModelAndView("account", HttpStatus.valueOf(422));
+    private static ModelAndView unfit(Model model, Form form) {
+        ModelAndView page = form.on(new ModelAndView("account"));
         page.addAllObjects(model.asMap());
-        page.addObject("problems", problems);
+        page.addObject("form", form);
         return page;
     }
 }

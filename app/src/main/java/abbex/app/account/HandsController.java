@@ -1,7 +1,7 @@
 package abbex.app.account;
 
+import abbex.app.form.Form;
 import abbex.app.page.Me;
-import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.app.people.Person;
 import abbex.app.people.Pins;
@@ -9,9 +9,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
 import java.util.Optional;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
-import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -29,13 +27,17 @@ class HandsController {
     }
 
     @GetMapping("/hands")
-    String hands(@Me Person me, @RequestParam(defaultValue = "/") String back, Model model) {
-        model.addAttribute("others", pins.others(me));
-        model.addAttribute("hasPin", pins.has(me.id()));
-        model.addAttribute("back", local(back));
-        model.addAttribute("chosen", "");
-        model.addAttribute("problem", "");
-        return "hands";
+    ModelAndView hands(@Me Person me, @RequestParam(defaultValue = "/") String back) {
+        return page(me, back, "", Form.blank(me, words));
+    }
+
+    private ModelAndView page(Person me, String back, String chosen, Form form) {
+        ModelAndView page = form.on(new ModelAndView("hands"));
+        page.addObject("others", pins.others(me));
+        page.addObject("hasPin", pins.has(me.id()));
+        page.addObject("back", local(back));
+        page.addObject("chosen", chosen);
+        return page;
     }
 
     @PostMapping("/hands")
@@ -45,8 +47,7 @@ class HandsController {
             @RequestParam(defaultValue = "") String pin,
             @RequestParam(defaultValue = "/") String back,
             HttpServletRequest request,
-            HttpServletResponse response,
-            Model model) {
+            HttpServletResponse response) {
         List<Person> others = pins.others(me);
         Optional<Person> chosen =
                 others.stream().filter(p -> p.id().toString().equals(to)).findFirst();
@@ -55,18 +56,15 @@ class HandsController {
         if (entry == Pins.Entry.TAKEN) {
             return new ModelAndView("redirect:" + local(back).replace("{", "%7B"));
         }
-        hands(me, back, model);
-        ModelAndView page = new ModelAndView("hands", HttpStatus.valueOf(422));
-        page.addAllObjects(model.asMap());
-        page.addObject("chosen", to);
-        page.addObject(
-                "problem", chosen.map(p -> sentence(entry, p, me)).orElseGet(() -> words.say("problem.pin.who")));
-        return page;
-    }
-
-    private String sentence(Pins.Entry entry, Person who, Person me) {
-        String key = entry == Pins.Entry.LOCKED ? "problem.pin.locked" : "problem.pin.wrong";
-        return words.say(key, Reader.of(me), "name", who.displayName());
+        Form form = Form.blank(me, words);
+        chosen.ifPresentOrElse(
+                who -> form.problem(
+                        "pin",
+                        entry == Pins.Entry.LOCKED ? "problem.pin.locked" : "problem.pin.wrong",
+                        "name",
+                        who.displayName()),
+                () -> form.problem("pin", "problem.pin.who"));
+        return page(me, back, to, form);
     }
 
     /** Only an address of this application is gone back to. */

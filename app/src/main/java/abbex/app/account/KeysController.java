@@ -1,15 +1,14 @@
 package abbex.app.account;
 
+import abbex.app.form.Form;
 import abbex.app.page.Me;
 import abbex.app.page.NotHere;
-import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.app.people.ApiKeys;
 import abbex.app.people.Person;
+import java.util.Map;
 import java.util.UUID;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
-import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -28,23 +27,22 @@ class KeysController {
     }
 
     @GetMapping("/keys")
-    String keys(@Me Person me, Model model) {
-        model.addAttribute("keys", keys.ofShop(me.shop()));
-        model.addAttribute("clock", Reader.of(me));
-        return "keys";
+    ModelAndView keys(@Me Person me) {
+        return page(me, Form.blank(me, words), "");
     }
 
     @PostMapping("/keys")
-    ModelAndView make(@Me Person me, @RequestParam(defaultValue = "") String name, Model model) {
-        String stripped = name.strip();
-        boolean fit = !stripped.isEmpty() && stripped.length() <= 80;
-        String fresh = fit ? keys.make(me, stripped) : "";
-        keys(me, model);
-        ModelAndView page = new ModelAndView("keys", fit ? HttpStatus.OK : HttpStatus.valueOf(422));
-        page.addAllObjects(model.asMap());
+    ModelAndView make(@Me Person me, @RequestParam Map<String, String> parameters) {
+        Form form = new Form(me, words, parameters);
+        String name = form.named("name", 80, "problem.key.name");
+        return form.fits() ? page(me, Form.blank(me, words), keys.make(me, name)) : page(me, form, "");
+    }
+
+    private ModelAndView page(Person me, Form form, String fresh) {
+        ModelAndView page = form.on(new ModelAndView("keys"));
+        page.addObject("keys", keys.ofShop(me.shop()));
+        page.addObject("clock", form.reader());
         page.addObject("fresh", fresh);
-        page.addObject("typed", fit ? "" : name);
-        page.addObject("problem", fit ? "" : words.say("problem.key.name"));
         return page;
     }
 

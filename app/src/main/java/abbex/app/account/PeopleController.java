@@ -1,5 +1,6 @@
 package abbex.app.account;
 
+import abbex.app.form.Form;
 import abbex.app.page.Me;
 import abbex.app.page.NotHere;
 import abbex.app.page.Reader;
@@ -9,13 +10,9 @@ import abbex.app.people.Passwords;
 import abbex.app.people.People;
 import abbex.app.people.Person;
 import abbex.app.people.Role;
-import java.util.LinkedHashMap;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import java.util.UUID;
-import java.util.stream.Stream;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -38,60 +35,51 @@ class PeopleController {
     }
 
     @GetMapping("/people")
-    String people(@Me Person me, Model model) {
-        fill(me, model, Map.of(), Map.of());
-        return "people";
+    ModelAndView people(@Me Person me) {
+        return page(me, Form.blank(me, words));
     }
 
-    private void fill(Person me, Model model, Map<String, String> typed, Map<String, String> problems) {
-        model.addAttribute("staff", people.ofShop(me.shop()));
-        model.addAttribute("roles", Role.values());
-        model.addAttribute("typed", typed);
-        model.addAttribute("problems", problems);
+    private ModelAndView page(Person me, Form form) {
+        ModelAndView page = form.on(new ModelAndView("people"));
+        page.addObject("staff", people.ofShop(me.shop()));
+        page.addObject("roles", Role.values());
+        return page;
     }
 
     @PostMapping("/people")
-    ModelAndView add(@Me Person me, @RequestParam Map<String, String> typed, Model model) {
-        String name = typed.getOrDefault("name", "").strip().toLowerCase(Locale.ROOT);
-        String display = typed.getOrDefault("display", "").strip();
-        String initials = typed.getOrDefault("initials", "").strip().toUpperCase(Locale.ROOT);
-        Map<String, String> problems = new LinkedHashMap<>();
+    ModelAndView add(@Me Person me, @RequestParam Map<String, String> typed) {
+        Form form = new Form(me, words, typed);
+        String name = form.text("name").toLowerCase(Locale.ROOT);
+        String display = form.named("display", 120, "problem.person.display");
+        String initials = form.text("initials").toUpperCase(Locale.ROOT);
         if (!name.matches("[\\p{L}\\p{N}][\\p{L}\\p{N}._-]{1,39}")) {
-            problems.put("name", words.say("problem.person.name"));
+            form.problem("name", "problem.person.name");
         } else if (people.nameTaken(name)) {
-            problems.put("name", words.say("problem.person.taken"));
-        }
-        if (display.isEmpty() || display.length() > 120) {
-            problems.put("display", words.say("problem.person.display"));
+            form.problem("name", "problem.person.taken");
         }
         if (!initials.matches("[\\p{L}\\p{N}]{1,4}")) {
-            problems.put("initials", words.say("problem.person.initials"));
+            form.problem("initials", "problem.person.initials");
         }
-        Optional<Role> role = Stream.of(Role.values())
-                .filter(one -> one.name().equals(typed.get("role")))
-                .findFirst();
-        if (role.isEmpty()) {
-            problems.put("role", words.say("problem.choice"));
+        if (form.text("role").isEmpty()) {
+            form.problem("role", "problem.choice.unknown", "read", "");
         }
-        if (!problems.isEmpty()) {
-            fill(me, model, typed, problems);
-            ModelAndView page = new ModelAndView("people", HttpStatus.valueOf(422));
-            page.addAllObjects(model.asMap());
-            return page;
+        Role role = form.choice("role", Role.values(), Role.TECHNICIAN);
+        if (!form.fits()) {
+            return page(me, form);
         }
         String password = Passwords.make();
-        people.add(me.shop(), name, display, initials, role.orElseThrow(), password, true, me.likes());
+        people.add(me.shop(), name, display, initials, role, password, true, me.likes());
         audit.add(me, Audit.What.PERSON_ADDED, name);
-        return shownOnce(me, model, name, password);
+        return shownOnce(me, name, password);
     }
 
     @PostMapping("/people/{person}/reset")
-    ModelAndView reset(@Me Person me, @PathVariable UUID person, Model model) {
+    ModelAndView reset(@Me Person me, @PathVariable UUID person) {
         Person who = own(me, person);
         String password = Passwords.make();
         people.resetPassword(me.shop(), who, password);
         audit.add(me, Audit.What.PASSWORD_RESET, who.signInName());
-        return shownOnce(me, model, who.signInName(), password);
+        return shownOnce(me, who.signInName(), password);
     }
 
     @PostMapping("/people/{person}/deactivate")
@@ -117,10 +105,8 @@ class PeopleController {
     }
 
     /** The page that answers is the only place where the password is ever seen. */
-    private ModelAndView shownOnce(Person me, Model model, String name, String password) {
-        fill(me, model, Map.of(), Map.of());
-        ModelAndView page = new ModelAndView("people");
-        page.addAllObjects(model.asMap());
+    private ModelAndView shownOnce(Person me, String name, String password) {
+        ModelAndView page = page(me, Form.blank(me, words));
         page.addObject("fresh", name + " / " + password);
         return page;
     }

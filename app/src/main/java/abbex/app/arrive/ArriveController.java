@@ -1,9 +1,9 @@
 package abbex.app.arrive;
 
+import abbex.app.form.Form;
 import abbex.app.page.JobHeads;
 import abbex.app.page.Me;
 import abbex.app.page.NotHere;
-import abbex.app.page.Numerals;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.app.people.Person;
@@ -15,7 +15,6 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -40,13 +39,13 @@ class ArriveController {
     }
 
     @GetMapping("/arrive")
-    String arrive(@Me Person me, @RequestParam(required = false) String plate, Model model) {
+    ModelAndView arrive(@Me Person me, @RequestParam(required = false) String plate) {
         Map<String, String> texts = new LinkedHashMap<>();
         if (plate != null) {
             texts.put("plate", plate);
             jobs.byPlate(me.shop(), plate).ifPresent(known -> ArriveForm.vehicle(texts, known));
         }
-        return form(me, model, Ids.fresh(), new ArriveForm(me, texts), false);
+        return page(new Form(me, words, texts), Ids.fresh(), false);
     }
 
     /** The vehicle that the shop knows by the plate that is being typed. */
@@ -54,19 +53,17 @@ class ArriveController {
     String known(@Me Person me, @RequestParam(defaultValue = "") String plate, Model model) {
         Optional<VehicleFacts> known = jobs.byPlate(me.shop(), plate);
         model.addAttribute("known", known.orElse(null));
-        known.ifPresent(
-                v -> model.addAttribute("stays", jobs.stays(me.shop(), v.id()).size()));
+        known.ifPresent(v -> model.addAttribute("stays", jobs.stays(me.shop(), v.id())));
         return "arrive :: known";
     }
 
     @PostMapping("/arrive")
-    ModelAndView receive(
-            @Me Person me, @RequestParam Map<String, String> parameters, @RequestParam UUID job, Model model) {
+    ModelAndView receive(@Me Person me, @RequestParam Map<String, String> parameters, @RequestParam UUID job) {
         if (jobs.find(me.shop(), job).isPresent()) {
-            return new ModelAndView("redirect:/jobs/" + job + "/measure");
+            return measure(job);
         }
-        ArriveForm form = new ArriveForm(me, parameters);
-        Optional<VehicleFacts> known = jobs.byPlate(me.shop(), form.text("plate"));
+        ArriveForm form = new ArriveForm(new Form(me, words, parameters));
+        Optional<VehicleFacts> known = jobs.byPlate(me.shop(), form.form().text("plate"));
         VehicleFacts typed = form.vehicle(known.map(VehicleFacts::id).orElseGet(Ids::fresh));
         VehicleFacts vehicle = known.map(typed::withBlanksFrom).orElse(typed);
         Job received = form.stay(
@@ -77,39 +74,52 @@ class ArriveController {
                         me.id(),
                         me.initials(),
                         null,
-                        clock.instant()),
+                        clock.instant(),
+                        Job.Edition.FIRST),
                 vehicle);
         form.limits();
-        if (!form.ok()) {
-            return unfit(form(me, model, job, form, false), model);
+        if (!form.form().fits()) {
+            return page(form.form(), job, false);
         }
         jobs.receive(received, me);
+        return measure(job);
+    }
+
+    private static ModelAndView measure(UUID job) {
         return new ModelAndView("redirect:/jobs/" + job + "/measure");
     }
 
     @GetMapping("/jobs/{id}/arrive")
-    String edit(@Me Person me, @PathVariable UUID id, Model model) {
+    ModelAndView edit(@Me Person me, @PathVariable UUID id) {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
-        head(me, model, job);
-        return form(me, model, id, ArriveForm.of(me, job), true);
+        return edit(me, job, new Form(me, words, ArriveForm.texts(job)));
     }
 
     @PostMapping("/jobs/{id}/arrive")
-    ModelAndView change(
-            @Me Person me, @PathVariable UUID id, @RequestParam Map<String, String> parameters, Model model) {
+    ModelAndView change(@Me Person me, @PathVariable UUID id, @RequestParam Map<String, String> parameters) {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
-        ArriveForm form = new ArriveForm(me, parameters);
+        ArriveForm form = new ArriveForm(new Form(me, words, parameters));
         Job changed = form.stay(job.identity(), form.vehicle(job.vehicle().id()));
         form.limits();
-        jobs.byPlate(me.shop(), form.text("plate"))
+        jobs.byPlate(me.shop(), form.form().text("plate"))
                 .filter(other -> !other.id().equals(job.vehicle().id()))
-                .ifPresent(other -> form.problem("plate", "problem.plate.other"));
-        if (!form.ok()) {
-            head(me, model, job);
-            return unfit(form(me, model, id, form, true), model);
+                .ifPresent(other -> form.form().problem("plate", "problem.plate.other"));
+        if (form.form().fits() && jobs.save(changed, form.form().edition())) {
+            return measure(id);
         }
-        jobs.save(changed);
-        return new ModelAndView("redirect:/jobs/" + id + "/measure");
+        if (form.form().fits()) {
+            Job standing = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
+            if (!form.form().meanwhile(standing.edition().texts(), ArriveForm.texts(standing))) {
+                return measure(id);
+            }
+        }
+        return edit(me, job, form.form());
+    }
+
+    private ModelAndView edit(Person me, Job job, Form form) {
+        ModelAndView page = page(form, job.id(), true);
+        page.addObject("head", heads.head(me.shop(), job.id(), "arrive", Reader.of(me)));
+        return page;
     }
 
     @PostMapping("/jobs/{id}/blank-customer")
@@ -118,36 +128,14 @@ class ArriveController {
         return "redirect:/jobs/" + id + "/arrive";
     }
 
-    private static ModelAndView unfit(String view, Model model) {
-        ModelAndView page = new ModelAndView(view, HttpStatus.valueOf(422));
-        page.addAllObjects(model.asMap());
+    private static ModelAndView page(Form form, UUID job, boolean known) {
+        ModelAndView page = form.on(new ModelAndView("arrive"));
+        page.addObject("jobId", job);
+        page.addObject("existing", known);
+        page.addObject("kinds", VehicleKind.values());
+        page.addObject("shapes", VehicleFacts.Shape.values());
+        page.addObject("architectures", Architecture.values());
+        page.addObject("measures", VehicleFacts.Measure.values());
         return page;
-    }
-
-    private void head(Person me, Model model, Job job) {
-        model.addAttribute("head", heads.head(me.shop(), job.id(), "arrive", Reader.of(me)));
-    }
-
-    private String form(Person me, Model model, UUID job, ArriveForm form, boolean known) {
-        model.addAttribute("form", form);
-        model.addAttribute("jobId", job);
-        model.addAttribute("existing", known);
-        model.addAttribute("kinds", VehicleKind.values());
-        model.addAttribute("shapes", VehicleFacts.Shape.values());
-        model.addAttribute("architectures", Architecture.values());
-        model.addAttribute("measures", VehicleFacts.Measure.values());
-        Map<String, String> problems = new LinkedHashMap<>();
-        Map<String, String> offers = new LinkedHashMap<>();
-        form.problems().forEach((field, problem) -> {
-            if (problem.refused() == null) {
-                problems.put(field, words.say(problem.key()));
-            } else {
-                problems.put(field, Numerals.html(words.refusal(problem.refused(), Reader.of(me))));
-                problem.refused().offers().stream().findFirst().ifPresent(offer -> offers.put(field, offer));
-            }
-        });
-        model.addAttribute("problems", problems);
-        model.addAttribute("offers", offers);
-        return "arrive";
     }
 }

@@ -1,12 +1,10 @@
 package abbex.app.arrive;
 
-import abbex.app.people.Person;
+import abbex.app.form.Form;
 import abbex.core.figure.Place;
 import abbex.core.heights.Advertised;
 import abbex.core.heights.SheetState;
-import abbex.core.units.Graduation;
 import abbex.core.units.Length;
-import abbex.core.units.TapeParse;
 import abbex.core.units.TapeReading;
 import abbex.core.units.TapeText;
 import abbex.core.vehicle.Architecture;
@@ -15,7 +13,6 @@ import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.UUID;
-import org.jspecify.annotations.Nullable;
 
 /** What is typed when a vehicle is received: every text is kept as typed, whatever becomes of it. */
 public class ArriveForm {
@@ -30,27 +27,18 @@ public class ArriveForm {
 
     private static final Length SMALLEST_TYRE = Length.ofMm(300);
 
-    /** A text that could not be taken: the field, and either a refused length or the key of a sentence. */
-    public record Problem(TapeParse.@Nullable Refused refused, String key) {
-        static Problem of(TapeParse.Refused refused) {
-            return new Problem(refused, "");
-        }
+    private final Form form;
 
-        static Problem key(String key) {
-            return new Problem(null, key);
-        }
+    ArriveForm(Form form) {
+        this.form = form;
     }
 
-    private final Map<String, String> texts = new LinkedHashMap<>();
-    private final Map<String, Problem> problems = new LinkedHashMap<>();
-    private final Person person;
-
-    ArriveForm(Person person, Map<String, String> parameters) {
-        this.person = person;
-        parameters.forEach((name, text) -> texts.put(name, text.strip()));
+    Form form() {
+        return form;
     }
 
-    static ArriveForm of(Person person, Job job) {
+    /** What the fields hold for a stay that is known. */
+    static Map<String, String> texts(Job job) {
         Map<String, String> t = new LinkedHashMap<>();
         VehicleFacts v = job.vehicle();
         vehicle(t, v);
@@ -66,7 +54,8 @@ public class ArriveForm {
             t.put("promise" + place, promise.leastRaw());
             t.put("promiseTo" + place, promise.range().single() ? "" : promise.mostRaw());
         });
-        return new ArriveForm(person, t);
+        t.put(Form.EDITION, Integer.toString(job.edition().texts()));
+        return t;
     }
 
     static void vehicle(Map<String, String> t, VehicleFacts v) {
@@ -87,38 +76,30 @@ public class ArriveForm {
         }
     }
 
-    /** The text of a field as typed; used by the page. */
-    public String text(String field) {
-        return texts.getOrDefault(field, "");
+    private String text(String field) {
+        return form.text(field);
     }
 
-    public Map<String, Problem> problems() {
-        return problems;
-    }
-
-    boolean ok() {
-        return problems.isEmpty();
-    }
-
-    /** The vehicle as typed; {@link #ok()} says whether every text could be taken. */
+    /** The vehicle as typed; the form says whether every text could be taken. */
     VehicleFacts vehicle(UUID id) {
-        require("plate", 20);
-        require("name", 120);
+        form.named("plate", 20, "problem.plate.missing");
+        form.named("name", 120, "problem.name.missing");
         if (!text("plate").isEmpty() && VehicleFacts.plateKey(text("plate")).isEmpty()) {
-            problems.put("plate", Problem.key("problem.plate"));
+            form.problem("plate", "problem.plate");
         }
-        limit("tyreFront", 40);
-        limit("tyreRear", 40);
-        limit("frameFront", 60);
-        limit("frameRear", 60);
+        form.line("tyreFront", 40);
+        form.line("tyreRear", 40);
+        form.line("frameFront", 60);
+        form.line("frameRear", 60);
         Map<VehicleFacts.Measure, VehicleFacts.Measured> measures = new EnumMap<>(VehicleFacts.Measure.class);
         for (VehicleFacts.Measure measure : VehicleFacts.Measure.values()) {
-            TapeReading reading = length(measure.name(), TapeText.Allowed.POSITIVE, LONGEST);
+            TapeReading reading = form.length(measure.name(), TapeText.Allowed.POSITIVE, LONGEST)
+                    .orElse(null);
             boolean tyre = measure == VehicleFacts.Measure.TYRE_FRONT || measure == VehicleFacts.Measure.TYRE_REAR;
             if (reading != null && reading.value().compareTo(tyre ? SMALLEST_TYRE : SHORTEST_BASE) < 0) {
-                problems.put(measure.name(), Problem.key("problem.short"));
+                form.problem(measure.name(), "problem.short");
             } else if (reading != null) {
-                measures.put(measure, new VehicleFacts.Measured(withUnit(reading), reading.value()));
+                measures.put(measure, new VehicleFacts.Measured(form.raw(reading), reading.value()));
             }
         }
         VehicleKind kind = kind();
@@ -126,32 +107,28 @@ public class ArriveForm {
         if (fork
                 && !text("headAngle").isEmpty()
                 && SheetState.degrees(text("headAngle")).isEmpty()) {
-            problems.put("headAngle", Problem.key("problem.degrees"));
+            form.problem("headAngle", "problem.degrees");
         }
         return new VehicleFacts(
                 id,
                 text("plate"),
                 kind,
-                VehicleFacts.Shape.of(kind, choice("shape", VehicleFacts.Shape.class, VehicleFacts.Shape.HATCH)),
+                VehicleFacts.Shape.of(
+                        kind, form.choice("shape", VehicleFacts.Shape.values(), VehicleFacts.Shape.HATCH)),
                 text("name"),
-                choice("archFront", Architecture.class, Architecture.OTHER),
-                choice("archRear", Architecture.class, Architecture.OTHER),
+                form.choice("archFront", Architecture.values(), Architecture.OTHER),
+                form.choice("archRear", Architecture.values(), Architecture.OTHER),
                 text("tyreFront"),
                 text("tyreRear"),
                 new VehicleFacts.FramePoints(text("frameFront"), text("frameRear")),
                 new VehicleFacts.Build(
-                        fork && problems.get("headAngle") == null ? text("headAngle") : "",
+                        fork && form.at("headAngle") == null ? text("headAngle") : "",
                         kind.cabAndBed() && text("dualRear").equals("on")),
                 measures);
     }
 
     private VehicleKind kind() {
-        return choice("kind", VehicleKind.class, VehicleKind.USUAL);
-    }
-
-    /** A number typed without a unit is kept with the unit it was taken in, whoever reads it later. */
-    private String withUnit(TapeReading reading) {
-        return reading.rawIn(person.likes().unit());
+        return form.choice("kind", VehicleKind.values(), VehicleKind.USUAL);
     }
 
     /** The stay as typed, of the vehicle given. */
@@ -173,16 +150,19 @@ public class ArriveForm {
                 of.holder(),
                 of.holderInitials(),
                 of.dueBack(),
-                of.arrivedAt());
+                of.arrivedAt(),
+                of.edition());
     }
 
     private Map<Place, Job.Promise> promises() {
         Map<Place, Job.Promise> promises = new LinkedHashMap<>();
         for (Place end : kind().advertised()) {
-            TapeReading least = length("promise" + end, TapeText.Allowed.ANY, LARGEST_DROP);
-            TapeReading most = length("promiseTo" + end, TapeText.Allowed.ANY, LARGEST_DROP);
+            TapeReading least = form.length("promise" + end, TapeText.Allowed.ANY, LARGEST_DROP)
+                    .orElse(null);
+            TapeReading most = form.length("promiseTo" + end, TapeText.Allowed.ANY, LARGEST_DROP)
+                    .orElse(null);
             if (least == null && most != null) {
-                problems.putIfAbsent("promise" + end, Problem.key("problem.promise.first"));
+                form.problem("promise" + end, "problem.promise.first");
             } else if (least != null) {
                 TapeReading to = most == null ? least : most;
                 boolean turned = least.value().compareTo(to.value()) > 0;
@@ -191,65 +171,20 @@ public class ArriveForm {
                 promises.put(
                         end,
                         new Job.Promise(
-                                withUnit(low), withUnit(high), new Advertised.Range(low.value(), high.value())));
+                                form.raw(low), form.raw(high), new Advertised.Range(low.value(), high.value())));
             }
         }
         return promises;
     }
 
     void limits() {
-        limit("customer", 120);
-        limit("contact", 120);
-        limit("wish", 400);
-        limit("usage", 400);
-        limit("odometer", 20);
-        limit("worn", 1000);
-        limit("changed", 1000);
-        limit("kit", 200);
-    }
-
-    void problem(String field, String key) {
-        problems.put(field, Problem.key(key));
-    }
-
-    private @Nullable TapeReading length(String field, TapeText.Allowed allowed, Length largest) {
-        if (text(field).isEmpty()) {
-            return null;
-        }
-        Graduation tape = person.likes().tape();
-        TapeParse parse = TapeText.parse(text(field), person.likes().unit(), tape, allowed, largest);
-        if (parse instanceof TapeParse.Refused refused) {
-            problems.put(field, Problem.of(refused));
-            return null;
-        }
-        return parse.asReading().orElseThrow();
-    }
-
-    private <E extends Enum<E>> E choice(String field, Class<E> type, E usual) {
-        if (text(field).isEmpty()) {
-            return usual;
-        }
-        try {
-            return Enum.valueOf(type, text(field));
-        } catch (IllegalArgumentException notOfThem) {
-            problems.put(field, Problem.key("problem.choice"));
-            return usual;
-        }
-    }
-
-    private void require(String field, int most) {
-        if (text(field).isEmpty()) {
-            problems.put(field, Problem.key("problem." + field + ".missing"));
-        }
-        limit(field, most);
-    }
-
-    private void limit(String field, int most) {
-        String text = text(field);
-        if (text.length() > most) {
-            problems.put(field, Problem.key("problem.long." + most));
-        } else if (text.chars().anyMatch(c -> Character.isISOControl(c) && c != '\n' && c != '\r' && c != '\t')) {
-            problems.put(field, Problem.key("problem.unprintable"));
-        }
+        form.line("customer", 120);
+        form.line("contact", 120);
+        form.line("wish", 400);
+        form.line("usage", 400);
+        form.line("odometer", 20);
+        form.lines("worn", 1000);
+        form.lines("changed", 1000);
+        form.line("kit", 200);
     }
 }

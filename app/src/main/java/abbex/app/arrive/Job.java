@@ -26,7 +26,18 @@ public record Job(
         @Nullable UUID holder,
         String holderInitials,
         @Nullable LocalDate dueBack,
-        Instant arrivedAt) {
+        Instant arrivedAt,
+        Edition edition) {
+
+    /**
+     * How often it was changed: who saves says which edition was before them.
+     *
+     * @param texts what is typed of the stay and its vehicle
+     * @param moves where it stands, who has it, when it is due back
+     */
+    public record Edition(int texts, int moves) {
+        public static final Edition FIRST = new Edition(0, 0);
+    }
 
     /** The advertised drop at a place, as typed and exact; both texts are alike for one number. */
     public record Promise(String leastRaw, String mostRaw, Advertised.Range range) {
@@ -44,10 +55,34 @@ public record Job(
             @Nullable UUID holder,
             String holderInitials,
             @Nullable LocalDate dueBack,
-            Instant arrivedAt) {}
+            Instant arrivedAt,
+            Edition edition) {}
 
     Identity identity() {
-        return new Identity(id, shop, where, holder, holderInitials, dueBack, arrivedAt);
+        return new Identity(id, shop, where, holder, holderInitials, dueBack, arrivedAt, edition);
+    }
+
+    /** The same stay with what is kept beside it. */
+    Job with(VehicleFacts whole, Map<abbex.core.figure.Place, Promise> promised) {
+        return new Job(
+                id,
+                shop,
+                whole,
+                customer,
+                contact,
+                wish,
+                usage,
+                odometer,
+                worn,
+                changed,
+                kit,
+                promised,
+                where,
+                holder,
+                holderInitials,
+                dueBack,
+                arrivedAt,
+                edition);
     }
 
     /** Where a vehicle stands. */

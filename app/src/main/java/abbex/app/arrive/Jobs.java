@@ -5,20 +5,9 @@ import abbex.app.people.Person;
 import abbex.app.store.Ids;
 import abbex.app.store.Reads;
 import abbex.app.store.Times;
-import abbex.core.figure.Place;
-import abbex.core.heights.Advertised;
-import abbex.core.units.Length;
-import abbex.core.vehicle.Architecture;
-import abbex.core.vehicle.Places;
-import abbex.core.vehicle.VehicleKind;
-import java.sql.ResultSet;
-import java.sql.SQLException;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -33,53 +22,16 @@ import org.springframework.transaction.annotation.Transactional;
 /** Vehicles and their stays, one shop at a time: the public service of the station. */
 @Service
 public class Jobs {
-    private static final String VEHICLE_COLUMNS = """
-            v.id as vehicle_id, v.plate, v.kind, v.shape, v.name, v.arch_front, v.arch_rear, v.tyre_front, v.tyre_rear,
-            v.frame_front, v.frame_rear, v.head_angle, v.twin_rear
-            """;
-
-    private static final String JOBS = """
-            select j.id, j.shop_id, j.customer, j.contact, j.wish, j.usage_text, j.odometer, j.worn, j.changed, j.kit,
-                   j.place, j.bay, j.holder_id, j.due_back, j.arrived_at, p.initials, %s
-              from job j
-              join vehicle v on v.id = j.vehicle_id
-              left join person p on p.id = j.holder_id
-             where j.shop_id = :shop
-            """.formatted(VEHICLE_COLUMNS);
-
-    private static final String ONE_JOB = JOBS + " and j.id = :job";
-    private static final String ON_THE_FLOOR = JOBS + " and j.place <> 'GONE' order by j.bay, j.arrived_at, v.plate";
-    private static final String FINISHED = JOBS + " and j.place = 'GONE' order by j.arrived_at desc limit 12";
-
-    private static final String BY_PLATE = """
-            select %s from vehicle v where v.shop_id = :shop and v.plate_key = :plate
-            """.formatted(VEHICLE_COLUMNS);
-
-    private static final String STAYS =
-            "select id from job where shop_id = :shop and vehicle_id = :vehicle order by arrived_at, id";
-
     private static final String VEHICLES = """
             select v.id, v.name,
                    (select j.id from job j where j.vehicle_id = v.id order by j.arrived_at desc, j.id limit 1) job
               from vehicle v where v.shop_id = :shop
             """;
 
-    private static final String MEASURES = """
-            select m.vehicle_id, m.name, m.raw, m.nm
-              from vehicle_measure m
-             where m.shop_id = :shop and m.vehicle_id in (:vehicles)
-            """;
-
-    private static final String PROMISES = """
-            select a.job_id, a.end_code, a.least_raw, a.least_nm, a.most_raw, a.most_nm
-              from job_advertised a
-             where a.shop_id = :shop and a.job_id in (:jobs)
-            """;
-
     private static final String CHANGE_VEHICLE = """
             update vehicle set plate = :plate, plate_key = :key, kind = :kind, shape = :shape, name = :name,
                    arch_front = :front, arch_rear = :rear, tyre_front = :tyreFront, tyre_rear = :tyreRear,
-                   frame_front = :frameFront, frame_rear = :frameRear, head_angle = :headAngle, twin_rear = :dualRear
+                   frame_front = :frameFront, frame_rear = :frameRear, head_angle = :headAngle, twin_rear = :dualRear, version = version + 1
              where id = :id and shop_id = :shop
             """;
 
@@ -92,7 +44,7 @@ public class Jobs {
 
     private static final String CHANGE_JOB = """
             update job set customer = :customer, contact = :contact, wish = :wish, usage_text = :usage,
-                   odometer = :odometer, worn = :worn, changed = :changed, kit = :kit, vehicle_id = :vehicle
+                   odometer = :odometer, worn = :worn, changed = :changed, kit = :kit, version = version + 1
              where id = :id and shop_id = :shop
             """;
 
@@ -103,18 +55,26 @@ public class Jobs {
                     :place, :bay, :holder, :due, :arrived)
             """;
 
+    /** One who changes a stay or its vehicle at a time. */
+    private static final String EDITION = """
+            select j.version + v.version from job j join vehicle v on v.id = j.vehicle_id
+             where j.shop_id = :shop and j.id = :job for update
+            """;
+
     private static final String MOVE = """
-            update job set place = :place, bay = :bay, holder_id = :holder, due_back = :due
-             where id = :job and shop_id = :shop
+            update job set place = :place, bay = :bay, holder_id = :holder, due_back = :due, moved = moved + 1
+             where id = :job and shop_id = :shop and moved = coalesce(:moved, moved)
             """;
 
     private final Reads reads;
+    private final JobRows rows;
     private final JdbcClient jdbc;
     private final Clock clock;
     private final ApplicationEventPublisher events;
     private final Audit audit;
 
-    Jobs(JdbcClient jdbc, Clock clock, ApplicationEventPublisher events, Audit audit, Reads reads) {
+    Jobs(JdbcClient jdbc, Clock clock, ApplicationEventPublisher events, Audit audit, Reads reads, JobRows rows) {
+        this.rows = rows;
         this.reads = reads;
         this.audit = audit;
         this.jdbc = jdbc;
@@ -123,33 +83,33 @@ public class Jobs {
     }
 
     public Optional<Job> find(UUID shop, UUID job) {
-        return reads.once(List.of(Jobs.class, "find", shop, job), () -> read(shop, job));
+        return found(shop, job).map(JobRows.Found::job);
     }
 
-    private Optional<Job> read(UUID shop, UUID job) {
-        return list(shop, jdbc.sql(ONE_JOB).param("shop", shop.toString()).param("job", job.toString())).stream()
-                .findFirst();
+    private Optional<JobRows.Found> found(UUID shop, UUID job) {
+        return reads.ofJob(shop, job, List.of(Jobs.class, shop, job), () -> rows.find(shop, job));
     }
 
     public List<Job> onTheFloor(UUID shop) {
-        return list(shop, jdbc.sql(ON_THE_FLOOR).param("shop", shop.toString()));
+        return rows.onTheFloor(shop);
     }
 
     public List<Job> finished(UUID shop) {
-        return list(shop, jdbc.sql(FINISHED).param("shop", shop.toString()));
+        return rows.finished(shop);
     }
 
-    /** The stays of a vehicle, the first one first. */
-    public List<UUID> stays(UUID shop, UUID vehicle) {
-        return reads.once(List.of(Jobs.class, "stays", shop, vehicle), () -> readStays(shop, vehicle));
+    /** All stays of a stay's vehicle, the first one first. */
+    public List<UUID> stays(Job job) {
+        return found(job.shop(), job.id()).map(JobRows.Found::stays).orElse(List.of());
     }
 
-    private List<UUID> readStays(UUID shop, UUID vehicle) {
-        return jdbc.sql(STAYS)
+    /** How often a vehicle has been here. */
+    int stays(UUID shop, UUID vehicle) {
+        return jdbc.sql("select count(*) from job where shop_id = :shop and vehicle_id = :vehicle")
                 .param("shop", shop.toString())
                 .param("vehicle", vehicle.toString())
-                .query((row, n) -> Ids.id(row, "id"))
-                .list();
+                .query(Integer.class)
+                .single();
     }
 
     /** A vehicle by its name, with its newest stay. */
@@ -166,13 +126,7 @@ public class Jobs {
 
     /** The vehicle that the shop knows by this plate. */
     public Optional<VehicleFacts> byPlate(UUID shop, String plate) {
-        return jdbc.sql(BY_PLATE)
-                .param("shop", shop.toString())
-                .param("plate", VehicleFacts.plateKey(plate))
-                .query((row, n) -> vehicle(row, Map.of()))
-                .optional()
-                .map(v -> withMeasures(
-                        v, measures(shop, List.of(v.id().toString())).get(v.id())));
+        return rows.byPlate(shop, plate);
     }
 
     /** Saves a new stay and says so, in one transaction. */
@@ -180,6 +134,26 @@ public class Jobs {
     public void receive(Job job, Person by) {
         save(job);
         events.publishEvent(new JobReceived(by, job.id(), job.arrivedAt()));
+    }
+
+    /**
+     * Saves a stay and its vehicle that were changed from an edition.
+     *
+     * @param from the edition of the texts that was changed; empty when nobody says which
+     * @return false when another one was saved meanwhile: nothing is changed then
+     */
+    @Transactional
+    public boolean save(Job job, Optional<Integer> from) {
+        int standing = jdbc.sql(EDITION)
+                .param("shop", job.shop().toString())
+                .param("job", job.id().toString())
+                .query(Integer.class)
+                .single();
+        if (from.isPresent() && from.get() != standing) {
+            return false;
+        }
+        save(job);
+        return true;
     }
 
     /**
@@ -274,22 +248,36 @@ public class Jobs {
                         .update());
     }
 
-    /** Moves a vehicle on the floor, gives it to somebody, or says when it is due back. */
-    public void move(UUID shop, UUID job, Job.Where where, @Nullable UUID holder, @Nullable LocalDate dueBack) {
-        jdbc.sql(MOVE)
-                .param("place", where.place().name())
-                .param("bay", where.bay())
-                .param("holder", Ids.text(holder))
-                .param("due", dueBack)
-                .param("job", job.toString())
-                .param("shop", shop.toString())
-                .update();
+    /**
+     * Moves a vehicle on the floor, gives it to somebody, or says when it is due back.
+     *
+     * @param from the edition of the moves that it was seen at; empty when nobody says which
+     * @return false when it was moved meanwhile: nothing is changed then
+     */
+    public boolean move(
+            UUID shop,
+            UUID job,
+            Job.Where where,
+            @Nullable UUID holder,
+            @Nullable LocalDate dueBack,
+            Optional<Integer> from) {
+        return jdbc.sql(MOVE)
+                        .param("moved", from.orElse(null))
+                        .param("place", where.place().name())
+                        .param("bay", where.bay())
+                        .param("holder", Ids.text(holder))
+                        .param("due", dueBack)
+                        .param("job", job.toString())
+                        .param("shop", shop.toString())
+                        .update()
+                > 0;
     }
 
     /** The customer's name and contact go; what was measured stays. */
     @Transactional
     public void blankCustomer(Person by, Job job) {
-        jdbc.sql("update job set customer = '', contact = '' where id = :job and shop_id = :shop")
+        jdbc.sql(
+                        "update job set customer = '', contact = '', version = version + 1 where id = :job and shop_id = :shop")
                 .param("job", job.id().toString())
                 .param("shop", by.shop().toString())
                 .update();
@@ -298,128 +286,5 @@ public class Jobs {
 
     public LocalDate today(java.time.ZoneId zone) {
         return LocalDate.ofInstant(clock.instant(), zone);
-    }
-
-    private List<Job> list(UUID shop, JdbcClient.StatementSpec statement) {
-        List<Job> jobs = statement.query((row, n) -> job(row)).list();
-        if (jobs.isEmpty()) {
-            return jobs;
-        }
-        Map<UUID, Map<VehicleFacts.Measure, VehicleFacts.Measured>> measures = measures(
-                shop, jobs.stream().map(j -> j.vehicle().id().toString()).toList());
-        Map<UUID, Map<Place, Job.Promise>> promises = promises(shop, jobs);
-        List<Job> whole = new ArrayList<>();
-        for (Job j : jobs) {
-            whole.add(new Job(
-                    j.id(),
-                    j.shop(),
-                    withMeasures(j.vehicle(), measures.get(j.vehicle().id())),
-                    j.customer(),
-                    j.contact(),
-                    j.wish(),
-                    j.usage(),
-                    j.odometer(),
-                    j.worn(),
-                    j.changed(),
-                    j.kit(),
-                    promises.getOrDefault(j.id(), Map.of()),
-                    j.where(),
-                    j.holder(),
-                    j.holderInitials(),
-                    j.dueBack(),
-                    j.arrivedAt()));
-        }
-        return whole;
-    }
-
-    private Map<UUID, Map<VehicleFacts.Measure, VehicleFacts.Measured>> measures(UUID shop, List<String> vehicles) {
-        Map<UUID, Map<VehicleFacts.Measure, VehicleFacts.Measured>> measures = new HashMap<>();
-        jdbc.sql(MEASURES)
-                .param("shop", shop.toString())
-                .param("vehicles", vehicles)
-                .query(row -> {
-                    measures.computeIfAbsent(Ids.id(row, "vehicle_id"), id -> new EnumMap<>(VehicleFacts.Measure.class))
-                            .put(
-                                    VehicleFacts.Measure.valueOf(row.getString("name")),
-                                    new VehicleFacts.Measured(row.getString("raw"), Length.ofNm(row.getLong("nm"))));
-                });
-        return measures;
-    }
-
-    private Map<UUID, Map<Place, Job.Promise>> promises(UUID shop, List<Job> jobs) {
-        Map<UUID, Map<Place, Job.Promise>> promises = new HashMap<>();
-        jdbc.sql(PROMISES)
-                .param("shop", shop.toString())
-                .param("jobs", jobs.stream().map(j -> j.id().toString()).toList())
-                .query(row -> {
-                    promises.computeIfAbsent(Ids.id(row, "job_id"), id -> new LinkedHashMap<>())
-                            .put(
-                                    Places.of(row.getString("end_code").toLowerCase(Locale.ROOT))
-                                            .orElseThrow(),
-                                    new Job.Promise(
-                                            row.getString("least_raw"),
-                                            row.getString("most_raw"),
-                                            new Advertised.Range(
-                                                    Length.ofNm(row.getLong("least_nm")),
-                                                    Length.ofNm(row.getLong("most_nm")))));
-                });
-        return promises;
-    }
-
-    private static VehicleFacts withMeasures(
-            VehicleFacts v, @Nullable Map<VehicleFacts.Measure, VehicleFacts.Measured> measures) {
-        return new VehicleFacts(
-                v.id(),
-                v.plate(),
-                v.kind(),
-                v.shape(),
-                v.name(),
-                v.front(),
-                v.rear(),
-                v.tyreFront(),
-                v.tyreRear(),
-                v.points(),
-                v.build(),
-                measures == null ? Map.of() : measures);
-    }
-
-    private static Job job(ResultSet row) throws SQLException {
-        java.sql.Date due = row.getDate("due_back");
-        String initials = row.getString("initials");
-        return new Job(
-                Ids.id(row, "id"),
-                Ids.id(row, "shop_id"),
-                vehicle(row, Map.of()),
-                row.getString("customer"),
-                row.getString("contact"),
-                row.getString("wish"),
-                row.getString("usage_text"),
-                row.getString("odometer"),
-                row.getString("worn"),
-                row.getString("changed"),
-                row.getString("kit"),
-                Map.of(),
-                new Job.Where(Job.Place.valueOf(row.getString("place")), row.getString("bay")),
-                Ids.maybe(row, "holder_id"),
-                initials == null ? "" : initials,
-                due == null ? null : due.toLocalDate(),
-                Times.instant(row, "arrived_at"));
-    }
-
-    private static VehicleFacts vehicle(ResultSet row, Map<VehicleFacts.Measure, VehicleFacts.Measured> measures)
-            throws SQLException {
-        return new VehicleFacts(
-                Ids.id(row, "vehicle_id"),
-                row.getString("plate"),
-                VehicleKind.valueOf(row.getString("kind")),
-                VehicleFacts.Shape.valueOf(row.getString("shape").toUpperCase(Locale.ROOT)),
-                row.getString("name"),
-                Architecture.valueOf(row.getString("arch_front")),
-                Architecture.valueOf(row.getString("arch_rear")),
-                row.getString("tyre_front"),
-                row.getString("tyre_rear"),
-                new VehicleFacts.FramePoints(row.getString("frame_front"), row.getString("frame_rear")),
-                new VehicleFacts.Build(row.getString("head_angle"), row.getBoolean("twin_rear")),
-                measures);
     }
 }

@@ -85,6 +85,12 @@ public record VehicleFacts(
         return Optional.ofNullable(measures.get(name)).map(Measured::raw).orElse("");
     }
 
+    /** The same vehicle with its measures. */
+    VehicleFacts with(Map<Measure, Measured> measured) {
+        return new VehicleFacts(
+                id, plate, kind, shape, name, front, rear, tyreFront, tyreRear, points, build, measured);
+    }
+
     /** What was left blank this time is taken from what the shop knows: receiving a vehicle again forgets nothing. */
     VehicleFacts withBlanksFrom(VehicleFacts known) {
         Map<Measure, Measured> all = new EnumMap<>(Measure.class);

@@ -4,6 +4,7 @@ import abbex.app.arrive.Job;
 import abbex.app.arrive.Jobs;
 import abbex.app.arrive.VehicleFacts;
 import abbex.app.drawing.Outline;
+import abbex.app.form.Form;
 import abbex.app.measure.JobSheets;
 import abbex.app.measure.Progress;
 import abbex.app.measure.Sheets;
@@ -18,16 +19,13 @@ import abbex.core.units.Length;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
-import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
-import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -61,6 +59,7 @@ class BoardController {
      * @param wheel how much larger than the drawn wheel its wheels are
      * @param mark of the worst finding; empty for none
      * @param to the station where the next act is done
+     * @param moves the edition of where it stands
      */
     record Standing(
             UUID id,
@@ -80,7 +79,8 @@ class BoardController {
             String bay,
             String due,
             boolean late,
-            String to) {
+            String to,
+            int moves) {
 
         /** What the margin says of it: the return that is overdue, else the worst finding. */
         public String headline() {
@@ -93,13 +93,18 @@ class BoardController {
     }
 
     @GetMapping("/")
-    String floor(@Me Person me, Model model) {
-        fill(me, model);
-        return "board";
+    ModelAndView floor(@Me Person me) {
+        return page(me, Form.blank(me, words), null);
     }
 
-    private void fill(Person me, Model model) {
-        Reader reader = Reader.of(me);
+    /**
+     * The floor.
+     *
+     * @param moving the stay whose move was not taken
+     */
+    private ModelAndView page(Person me, Form form, @Nullable UUID moving) {
+        ModelAndView model = form.on(new ModelAndView("board"));
+        Reader reader = form.reader();
         List<Standing> bays = new ArrayList<>();
         List<Standing> waiting = new ArrayList<>();
         List<Standing> out = new ArrayList<>();
@@ -119,14 +124,16 @@ class BoardController {
         first.addAll(waiting);
         first.addAll(out);
         first.removeIf(s -> !s.mark().equals("look"));
-        model.addAttribute("bays", bays);
-        model.addAttribute("waiting", waiting);
-        model.addAttribute("out", out);
-        model.addAttribute("first", first);
-        model.addAttribute("gone", jobs.finished(me.shop()));
-        model.addAttribute("people", people.ofShop(me.shop()));
-        model.addAttribute("places", Job.Place.values());
-        model.addAttribute("today", reader.full(clock.instant()));
+        model.addObject("bays", bays);
+        model.addObject("waiting", waiting);
+        model.addObject("out", out);
+        model.addObject("first", first);
+        model.addObject("gone", jobs.finished(me.shop()));
+        model.addObject("people", people.ofShop(me.shop()));
+        model.addObject("places", Job.Place.values());
+        model.addObject("moving", moving);
+        model.addObject("today", reader.full(clock.instant()));
+        return model;
     }
 
     private Standing standing(Person me, Job job, Progress progress) {
@@ -158,7 +165,8 @@ class BoardController {
                 job.where().bay(),
                 due == null ? "" : due.toString(),
                 late,
-                out || progress.complete() && !progress.mark().equals("look") ? "sheet" : "measure");
+                out || progress.complete() && !progress.mark().equals("look") ? "sheet" : "measure",
+                job.edition().moves());
     }
 
     /** The wheelbase that the outline was drawn with, in millimetres. */
@@ -179,36 +187,35 @@ class BoardController {
     }
 
     @PostMapping("/jobs/{id}/move")
-    ModelAndView move(
-            @Me Person me,
-            @PathVariable UUID id,
-            @RequestParam Job.Place place,
-            @RequestParam(defaultValue = "") String bay,
-            @RequestParam(defaultValue = "") String holder,
-            @RequestParam(defaultValue = "") String due,
-            Model model) {
-        jobs.find(me.shop(), id).orElseThrow(NotHere::new);
-        UUID by = people.ofShop(me.shop()).stream()
+    ModelAndView move(@Me Person me, @PathVariable UUID id, @RequestParam Map<String, String> parameters) {
+        Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
+        Form form = new Form(me, words, parameters);
+        Job.Place place = form.choice("place", Job.Place.values(), job.where().place());
+        String bay = form.line("bay", 20);
+        LocalDate due = form.day("due");
+        UUID holder = people.ofShop(me.shop()).stream()
                 .map(Person::id)
-                .filter(p -> p.toString().equals(holder))
+                .filter(p -> p.toString().equals(form.text("holder")))
                 .findFirst()
                 .orElse(null);
-        String problem = bay.length() > 20 ? words.say("problem.long.20") : null;
-        LocalDate day = null;
-        try {
-            day = due.isBlank() ? null : LocalDate.parse(due.strip());
-        } catch (DateTimeParseException none) {
-            problem = words.say("problem.due", Reader.of(me), "read", due);
+        Job.Where where = new Job.Where(place, place == Job.Place.BAY ? bay : "");
+        if (form.fits() && !jobs.move(me.shop(), id, where, holder, due, form.edition())) {
+            Job standing = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
+            form.meanwhile(standing.edition().moves(), texts(standing));
         }
-        if (problem != null) {
-            fill(me, model);
-            ModelAndView page = new ModelAndView("board", HttpStatus.valueOf(422));
-            page.addAllObjects(model.asMap());
-            page.addObject("problem", problem);
-            page.addObject("problemJob", id);
-            return page;
-        }
-        jobs.move(me.shop(), id, new Job.Where(place, place == Job.Place.BAY ? bay.strip() : ""), by, day);
-        return new ModelAndView("redirect:/");
+        return form.fits() ? new ModelAndView("redirect:/") : page(me, form, id);
+    }
+
+    /** What the fields of a move hold. */
+    private static Map<String, String> texts(Job job) {
+        return Map.of(
+                "place",
+                job.where().place().name(),
+                "bay",
+                job.where().bay(),
+                "holder",
+                job.holder() == null ? "" : job.holder().toString(),
+                "due",
+                job.dueBack() == null ? "" : job.dueBack().toString());
     }
 }

@@ -144,7 +144,7 @@ final class DemoJob {
         texts.put("TYRE_REAR", rearTyre);
         texts.put("WHEEL_REAR", rear);
         texts.values().removeIf(String::isEmpty);
-        sets.add(new WheelSet(Ids.fresh(), set, use, texts));
+        sets.add(new WheelSet(Ids.fresh(), set, use, texts, 0));
         return this;
     }
 

@@ -190,7 +190,8 @@ class DemoShop implements FirstShop {
                 by.id(),
                 by.initials(),
                 null,
-                arrived);
+                arrived,
+                Job.Edition.FIRST);
         jobs.receive(job, by);
         story.sets.forEach(set -> wheels.save(by, vehicle.id(), set));
         read(by, job, story.before, story.stateBefore, arrived.plus(Duration.ofMinutes(20)));
@@ -217,7 +218,7 @@ class DemoShop implements FirstShop {
             handOver.freeze(by, job, arrived.plus(Duration.ofMinutes(170)));
             LocalDate due = jobs.today(by.likes().zone()).plusDays(Objects.requireNonNull(story.dueInDays));
             Job.Place place = story.dueInDays == 0 ? Job.Place.GONE : Job.Place.OUT;
-            jobs.move(shop, job.id(), new Job.Where(place, ""), by.id(), due);
+            jobs.move(shop, job.id(), new Job.Where(place, ""), by.id(), due, java.util.Optional.empty());
         }
     }
 

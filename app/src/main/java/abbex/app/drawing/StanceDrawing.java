@@ -4,11 +4,14 @@ import static abbex.app.drawing.Elevation.plain;
 import static abbex.app.drawing.Elevation.up;
 
 import abbex.core.ground.Crossing;
+import abbex.core.ground.Passage;
 import abbex.core.ground.Profile;
+import abbex.core.ground.Stance;
 import abbex.core.ground.Underbody;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 
 /**
  * A vehicle from its side, front to the left, on the ground: millimetres to scale. Drawing geometry only.
@@ -37,30 +40,27 @@ public record StanceDrawing(
     /** A point. */
     public record Spot(String x, String y) {}
 
-    /**
-     * How a body stands on its wheels.
-     *
-     * @param style was, is or planned
-     * @param front height of the front lips over level ground, mm
-     * @param rear the same behind
-     */
-    public record Lips(String style, double front, double rear) {}
-
-    /** Vehicles on level ground, one outline over the other. */
-    public static StanceDrawing level(Outline shape, Underbody under, List<Lips> lips) {
+    /** The vehicle on level ground as it was, is and is planned, one outline over the other. */
+    public static StanceDrawing level(Outline shape, Stance stance) {
         Profile level = new Profile(List.of(new Profile.Point(-100_000, 0), new Profile.Point(100_000, 0)));
-        return of(shape, under, level, 0, lips, Double.NaN);
+        Underbody under = stance.planned();
+        return of(
+                shape,
+                under,
+                level,
+                new Passage.Here(Crossing.pose(under, level, 0), Optional.empty()),
+                stance.outlines());
     }
 
-    /**
-     * A vehicle somewhere on the way over a ground.
-     *
-     * @param along where its front axle is
-     * @param station of the place that comes nearest, along the vehicle
-     */
-    public static StanceDrawing of(
-            Outline shape, Underbody under, Profile ground, double along, List<Lips> lips, double station) {
-        Crossing.Pose pose = Crossing.pose(under, ground, along);
+    /** The vehicle at a place of its way. */
+    public static StanceDrawing on(Outline shape, Stance stance, Passage way, Passage.Here here) {
+        return of(shape, way.under(), way.ground(), here, List.of(stance.going()));
+    }
+
+    private static StanceDrawing of(
+            Outline shape, Underbody under, Profile ground, Passage.Here here, List<Stance.Outline> lips) {
+        Crossing.Pose pose = here.pose();
+        double along = pose.along();
         double scale = under.wheelbase() / shape.wheelbase();
         double left = -along - shape.ahead() * scale - AROUND;
         double right = -pose.rearAlong() + shape.behind() * scale + AROUND;
@@ -88,7 +88,7 @@ public record StanceDrawing(
                         wheel(pose.rearAlong(), pose.rear(), under.rearRadius())),
                 line.toString(),
                 points,
-                Double.isNaN(station) ? "" : air(under, ground, pose, station));
+                here.least().map(l -> air(under, ground, pose, l.station())).orElse(""));
     }
 
     private static Wheel wheel(double along, double axle, double radius) {
@@ -96,12 +96,12 @@ public record StanceDrawing(
     }
 
     /** The outline scaled to the wheelbase, its arches put where the lips are, and turned with the vehicle. */
-    private static Body body(Outline shape, Lips lips, Underbody under, Crossing.Pose pose) {
+    private static Body body(Outline shape, Stance.Outline lips, Underbody under, Crossing.Pose pose) {
         double scale = under.wheelbase() / shape.wheelbase();
         double rake = Math.toDegrees(Math.atan2(lips.front() - lips.rear(), under.wheelbase()));
         double down = shape.arch() * scale - lips.front();
         return new Body(
-                lips.style(),
+                lips.when().name().toLowerCase(Locale.ROOT),
                 "translate(" + plain(-pose.along()) + " " + up(pose.front() - under.frontRadius()) + ") rotate("
                         + degrees(Math.toDegrees(pose.turn())) + " 0 " + up(under.frontRadius()) + ") translate(0 "
                         + plain(down)

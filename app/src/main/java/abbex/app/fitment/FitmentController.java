@@ -4,10 +4,10 @@ import abbex.app.arrive.Job;
 import abbex.app.arrive.Jobs;
 import abbex.app.fitment.WheelSet.Item;
 import abbex.app.fitment.WheelSet.Use;
+import abbex.app.form.Form;
 import abbex.app.page.JobHeads;
 import abbex.app.page.Me;
 import abbex.app.page.NotHere;
-import abbex.app.page.Numerals;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.app.people.Person;
@@ -25,7 +25,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -52,9 +51,6 @@ class FitmentController {
         this.words = words;
     }
 
-    /** A text that was not taken. */
-    public record Problem(String text, String offer) {}
-
     @GetMapping("/jobs/{id}/fitment")
     ModelAndView fitment(
             @Me Person me,
@@ -64,7 +60,7 @@ class FitmentController {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
         List<WheelSet> all = sets.of(me.shop(), job.vehicle().id());
         WheelSet edited = edit == null ? null : find(all, edit);
-        return page(me, job, all, set == null ? null : find(all, set), edited, Map.of(), Map.of());
+        return page(me, job, all, set == null ? null : find(all, set), edited, Form.blank(me, words));
     }
 
     @PostMapping("/jobs/{id}/fitment/sets")
@@ -74,39 +70,41 @@ class FitmentController {
         Optional<WheelSet> known = all.stream()
                 .filter(s -> s.id().toString().equals(parameters.get("set")))
                 .findFirst();
-        Map<String, Problem> problems = new LinkedHashMap<>();
-        String name = parameters.getOrDefault("name", "").strip();
-        problem(name, 60, "problem.set.name").ifPresent(p -> problems.put("name", p));
+        Form form = new Form(me, words, parameters);
+        String name = form.named("name", 60, "problem.set.name");
         if (known.isEmpty() && all.size() >= MOST_SETS) {
-            problems.put(
-                    "name",
-                    new Problem(words.say("problem.set.many", Reader.of(me), "most", Integer.toString(MOST_SETS)), ""));
+            form.problem("name", "problem.set.many", "most", Integer.toString(MOST_SETS));
         }
         Map<String, String> texts = new LinkedHashMap<>();
         boolean centred = job.vehicle().kind().singleTrack();
         for (End end : End.values()) {
             for (Item item : Item.values()) {
-                String raw = parameters.getOrDefault(item.of(end), "").strip();
+                String raw = form.line(item.of(end), LONGEST);
                 String text = item == Item.WHEEL && centred ? centred(raw) : raw;
                 if (!text.isEmpty()) {
-                    problem(item, text, Reader.of(me)).ifPresent(p -> problems.put(item.of(end), p));
+                    check(form, item.of(end), item, text);
                     texts.put(item.of(end), text);
                 }
             }
         }
         if (!texts.containsKey(Item.TYRE.of(End.FRONT)) && !texts.containsKey(Item.TYRE.of(End.REAR))) {
-            problems.putIfAbsent(Item.TYRE.of(End.FRONT), new Problem(words.say("tyre.EMPTY"), ""));
+            form.problem(Item.TYRE.of(End.FRONT), "tyre.EMPTY");
         }
-        if (!problems.isEmpty()) {
-            ModelAndView page = page(me, job, all, null, known.orElse(null), problems, parameters);
-            page.setStatus(HttpStatus.valueOf(422));
-            return page;
+        Use use = form.choice("use", Use.values(), Use.OTHER);
+        if (!form.fits()) {
+            return page(me, job, all, null, known.orElse(null), form);
         }
-        Use use = use(parameters.get("use"));
-        WheelSet saved = new WheelSet(known.map(WheelSet::id).orElseGet(Ids::fresh), name, use, texts);
-        sets.save(me, job.vehicle().id(), saved);
-        return new ModelAndView("redirect:/jobs/" + id + "/fitment"
-                + (use == Use.PLANNED || use == Use.OTHER ? "?set=" + saved.id() : ""));
+        UUID saved = known.map(WheelSet::id).orElseGet(Ids::fresh);
+        WheelSet set = new WheelSet(saved, name, use, texts, 0);
+        if (!sets.save(me, job.vehicle().id(), set, form.edition())) {
+            List<WheelSet> standing = sets.of(me.shop(), job.vehicle().id());
+            WheelSet there = find(standing, saved);
+            if (form.meanwhile(there.edition(), there.fields())) {
+                return page(me, job, standing, null, there, form);
+            }
+        }
+        return new ModelAndView(
+                "redirect:/jobs/" + id + "/fitment" + (use == Use.PLANNED || use == Use.OTHER ? "?set=" + saved : ""));
     }
 
     /** A motorcycle's wheel stands in the middle, whatever is said of an offset. */
@@ -127,46 +125,30 @@ class FitmentController {
         return all.stream().filter(s -> s.id().equals(set)).findFirst().orElseThrow(NotHere::new);
     }
 
-    private static Use use(@Nullable String text) {
-        for (Use use : Use.values()) {
-            if (use.name().equals(text)) {
-                return use;
-            }
-        }
-        return Use.OTHER;
-    }
-
     private ModelAndView page(
-            Person me,
-            Job job,
-            List<WheelSet> all,
-            @Nullable WheelSet shown,
-            @Nullable WheelSet edited,
-            Map<String, Problem> problems,
-            Map<String, String> typed) {
-        Reader reader = Reader.of(me);
+            Person me, Job job, List<WheelSet> all, @Nullable WheelSet shown, @Nullable WheelSet edited, Form form) {
+        Reader reader = form.reader();
         Optional<WheelSet> planned = Optional.ofNullable(shown).or(() -> WheelSets.first(all, Use.PLANNED));
-        ModelAndView page = new ModelAndView("fitment");
+        ModelAndView page = form.on(new ModelAndView("fitment"));
         page.addObject("head", heads.head(me.shop(), job.id(), "fitment", reader));
         page.addObject(
                 "view", FitmentPage.of(all, planned, job.vehicle().build().dualRear(), reader, words));
         page.addObject("sets", all);
         page.addObject("shown", planned.map(WheelSet::id).orElse(null));
         page.addObject("edited", edited);
-        page.addObject("open", edited != null || !problems.isEmpty() || all.isEmpty());
-        page.addObject("problems", problems);
+        page.addObject("open", edited != null || !form.fits() || all.isEmpty());
         page.addObject(
                 "heldOpen",
-                problems.keySet().stream()
+                form.problems().keySet().stream()
                         .anyMatch(n -> !n.startsWith("TYRE") && !n.startsWith("WHEEL") && !n.equals("name")));
         page.addObject("uses", Use.values());
         page.addObject(
                 "use",
-                typed.getOrDefault(
+                form.text(
                         "use", edited == null ? next(all).name() : edited.use().name()));
         page.addObject("first", WheelSet.FIRST);
         page.addObject("held", List.of(Item.BORE, Item.SPIGOT, Item.THREAD, Item.TURNS));
-        page.addObject("text", texts(job, all, edited, typed));
+        page.addObject("text", texts(job, all, edited, form));
         return page;
     }
 
@@ -178,67 +160,46 @@ class FitmentController {
     }
 
     /** What the form's fields hold: what was typed, else the set in work, else what the shop knows of the tyres. */
-    private Map<String, String> texts(
-            Job job, List<WheelSet> all, @Nullable WheelSet edited, Map<String, String> typed) {
+    private Map<String, String> texts(Job job, List<WheelSet> all, @Nullable WheelSet edited, Form form) {
         Map<String, String> texts = new LinkedHashMap<>();
         if (edited != null) {
-            texts.put("name", edited.name());
-            texts.putAll(edited.texts());
+            texts.putAll(edited.fields());
         } else if (all.isEmpty()) {
             texts.put("name", words.say("fitment.name.now"));
             texts.put(Item.TYRE.of(End.FRONT), job.vehicle().tyreFront());
             texts.put(Item.TYRE.of(End.REAR), job.vehicle().tyreRear());
         }
-        texts.putAll(typed);
+        texts.putAll(form.texts());
         return texts;
     }
 
-    private Optional<Problem> problem(String text, int longest, String missing) {
-        if (text.isEmpty()) {
-            return Optional.of(new Problem(words.say(missing), ""));
+    private static void check(Form form, String field, Item item, String text) {
+        switch (item) {
+            case TYRE -> {
+                if (TyreSize.parse(text) instanceof TyreParse.Refused refused) {
+                    form.offering(field, Form.first(refused.offers()), "tyre." + refused.why(), "read", text);
+                }
+            }
+            case WHEEL -> {
+                if (Wheel.parse(text) instanceof WheelParse.Refused refused) {
+                    form.offering(field, Form.first(refused.offers()), "wheel.refused." + refused.why(), "read", text);
+                }
+            }
+            case THREAD -> {
+                if (Hub.Thread.parse(text).isEmpty()) {
+                    form.problem(field, "problem.thread", "read", text);
+                }
+            }
+            case TURNS -> {
+                if (WheelSet.turns(text).isEmpty()) {
+                    form.problem(field, "problem.turns", "read", text);
+                }
+            }
+            default -> {
+                if (WheelSet.read(text) instanceof TapeParse.Refused refused) {
+                    form.refused(field, refused);
+                }
+            }
         }
-        if (text.length() > longest) {
-            return Optional.of(new Problem(words.say("problem.long." + longest), ""));
-        }
-        return text.chars().anyMatch(Character::isISOControl)
-                ? Optional.of(new Problem(words.say("problem.unprintable"), ""))
-                : Optional.empty();
-    }
-
-    private Optional<Problem> problem(Item item, String text, Reader reader) {
-        Optional<Problem> plain = problem(text, LONGEST, "problem.unprintable");
-        if (plain.isPresent()) {
-            return plain;
-        }
-        return switch (item) {
-            case TYRE ->
-                TyreSize.parse(text) instanceof TyreParse.Refused refused
-                        ? refused("tyre." + refused.why(), refused.offers(), text, reader)
-                        : Optional.empty();
-            case WHEEL ->
-                Wheel.parse(text) instanceof WheelParse.Refused refused
-                        ? refused("wheel.refused." + refused.why(), refused.offers(), text, reader)
-                        : Optional.empty();
-            case THREAD -> bad(Hub.Thread.parse(text).isEmpty(), "problem.thread", text, reader);
-            case TURNS -> bad(WheelSet.turns(text).isEmpty(), "problem.turns", text, reader);
-            default ->
-                WheelSet.read(text) instanceof TapeParse.Refused refused
-                        ? Optional.of(new Problem(
-                                Numerals.html(words.refusal(refused, reader)),
-                                refused.offers().stream().findFirst().orElse("")))
-                        : Optional.empty();
-        };
-    }
-
-    private Optional<Problem> refused(String key, List<String> offers, String text, Reader reader) {
-        return Optional.of(new Problem(
-                Numerals.html(words.say(key, reader, "read", text)),
-                offers.stream().findFirst().orElse("")));
-    }
-
-    private Optional<Problem> bad(boolean is, String key, String text, Reader reader) {
-        return is
-                ? Optional.of(new Problem(Numerals.html(words.say(key, reader, "read", text)), ""))
-                : Optional.empty();
     }
 }

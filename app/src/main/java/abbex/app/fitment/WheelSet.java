@@ -11,6 +11,7 @@ import abbex.core.wheels.Fitment;
 import abbex.core.wheels.Hub;
 import abbex.core.wheels.TyreSize;
 import abbex.core.wheels.Wheel;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -20,8 +21,9 @@ import java.util.UUID;
  * A set of wheels of one vehicle.
  *
  * @param texts as typed, by item and end such as {@code TYRE_FRONT}; what is blank behind is as in front
+ * @param edition how often it was saved after the first time
  */
-public record WheelSet(UUID id, String name, Use use, Map<String, String> texts) {
+public record WheelSet(UUID id, String name, Use use, Map<String, String> texts, int edition) {
     /** What a set is to its vehicle. */
     public enum Use {
         /** As it left the factory: load and speed are held against it. */
@@ -55,6 +57,19 @@ public record WheelSet(UUID id, String name, Use use, Map<String, String> texts)
 
     public WheelSet {
         texts = Map.copyOf(texts);
+    }
+
+    /** What the fields of its form hold. */
+    Map<String, String> fields() {
+        Map<String, String> fields = new LinkedHashMap<>();
+        fields.put("name", name);
+        fields.put("use", use.name());
+        for (End end : End.values()) {
+            for (Item item : Item.values()) {
+                fields.put(item.of(end), texts.getOrDefault(item.of(end), ""));
+            }
+        }
+        return fields;
     }
 
     /** The text of an end; behind, where it is blank, that of the front. */

@@ -21,7 +21,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class WheelSets {
     /** A row for each text of a set; a set without any has one. */
     private static final String SETS = """
-            select s.id, s.name, s.used, i.item, i.raw
+            select s.id, s.name, s.used, s.version, i.item, i.raw
               from wheel_set s left join wheel_set_item i on i.set_id = s.id
              where s.shop_id = :shop and s.vehicle_id = :vehicle
                and not exists (select 1 from withdrawal w where w.shop_id = s.shop_id and w.of_id = s.id)
@@ -31,8 +31,10 @@ public class WheelSets {
     private static final String SAVE = """
             insert into wheel_set (id, shop_id, vehicle_id, name, used, person_id, made_at)
             values (:id, :shop, :vehicle, :name, :used, :person, :at)
-                on duplicate key update name = :name, used = :used
+                on duplicate key update name = :name, used = :used, version = version + 1
             """;
+
+    private static final String EDITION = "select version from wheel_set where shop_id = :shop and id = :id for update";
 
     /** One set only is on the vehicle, and one is from new. */
     private static final String MAKE_ROOM = """
@@ -53,7 +55,7 @@ public class WheelSets {
     }
 
     public List<WheelSet> of(UUID shop, UUID vehicle) {
-        return reads.once(List.of(WheelSets.class, shop, vehicle), () -> read(shop, vehicle));
+        return reads.ofVehicle(shop, vehicle, List.of(WheelSets.class, shop, vehicle), () -> read(shop, vehicle));
     }
 
     private List<WheelSet> read(UUID shop, UUID vehicle) {
@@ -72,15 +74,39 @@ public class WheelSets {
                     sets.putIfAbsent(
                             id,
                             new WheelSet(
-                                    id, row.getString("name"), WheelSet.Use.valueOf(row.getString("used")), Map.of()));
+                                    id,
+                                    row.getString("name"),
+                                    WheelSet.Use.valueOf(row.getString("used")),
+                                    Map.of(),
+                                    row.getInt("version")));
                 });
         return sets.values().stream()
-                .map(s -> new WheelSet(s.id(), s.name(), s.use(), texts.getOrDefault(s.id(), Map.of())))
+                .map(s -> new WheelSet(s.id(), s.name(), s.use(), texts.getOrDefault(s.id(), Map.of()), s.edition()))
                 .toList();
     }
 
     static Optional<WheelSet> first(List<WheelSet> sets, WheelSet.Use use) {
         return sets.stream().filter(s -> s.use() == use).findFirst();
+    }
+
+    /**
+     * Saves a set that was changed from an edition.
+     *
+     * @param from empty for a new one, or when nobody says which
+     * @return false when the set was saved meanwhile: nothing is changed then
+     */
+    @Transactional
+    public boolean save(Person by, UUID vehicle, WheelSet set, Optional<Integer> from) {
+        Optional<Integer> standing = jdbc.sql(EDITION)
+                .param("shop", by.shop().toString())
+                .param("id", set.id().toString())
+                .query(Integer.class)
+                .optional();
+        if (from.isPresent() && standing.isPresent() && !from.equals(standing)) {
+            return false;
+        }
+        save(by, vehicle, set);
+        return true;
     }
 
     @Transactional

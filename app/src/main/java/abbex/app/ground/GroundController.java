@@ -3,27 +3,24 @@ package abbex.app.ground;
 import abbex.app.arrive.Job;
 import abbex.app.arrive.Jobs;
 import abbex.app.arrive.VehicleFacts.Measure;
+import abbex.app.form.Form;
 import abbex.app.page.Me;
 import abbex.app.page.NotHere;
-import abbex.app.page.Numerals;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.app.people.Person;
 import abbex.app.prove.ProvePages;
 import abbex.core.ground.Profile;
 import abbex.core.units.Length;
-import abbex.core.units.TapeParse;
 import abbex.core.units.TapeReading;
 import abbex.core.units.TapeText;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -64,7 +61,7 @@ class GroundController {
     @GetMapping("/jobs/{id}/ground")
     ModelAndView ground(@Me Person me, @PathVariable UUID id, @RequestParam Map<String, String> parameters) {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
-        return page(me, job, parameters, Map.of());
+        return page(me, job, new Form(me, words, parameters));
     }
 
     /** The stance alone, as the hand moves. */
@@ -93,24 +90,23 @@ class GroundController {
     @PostMapping("/jobs/{id}/ground/points")
     ModelAndView point(@Me Person me, @PathVariable UUID id, @RequestParam Map<String, String> parameters) {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
-        Map<String, ProvePages.Problem> problems = new LinkedHashMap<>();
-        LowPoint.Kind kind = ProvePages.choice(LowPoint.Kind.values(), parameters.get("kind"));
-        String name = parameters.getOrDefault("name", "").strip();
-        name(name, "name", problems);
-        From from = ProvePages.choice(From.values(), parameters.get("from"));
+        Form form = new Form(me, words, parameters);
+        LowPoint.Kind kind = form.choice("kind", LowPoint.Kind.values(), LowPoint.Kind.UNDERSIDE);
+        String name = form.line("name", LONGEST_NAME);
+        From from = form.choice("from", From.values(), From.AHEAD);
         boolean lift = kind == LowPoint.Kind.NOSE_LIFT;
         Optional<TapeReading> away =
-                lift ? Optional.empty() : length(me, "away", TapeText.Allowed.ZERO_OR_MORE, parameters, problems);
-        Optional<TapeReading> height = length(me, "height", TapeText.Allowed.ZERO_OR_MORE, parameters, problems);
+                lift ? Optional.empty() : form.needed("away", TapeText.Allowed.ZERO_OR_MORE, LONGEST);
+        Optional<TapeReading> height = form.needed("height", TapeText.Allowed.ZERO_OR_MORE, LONGEST);
         Optional<Length> wheelbase = job.vehicle().measure(Measure.WHEELBASE);
         if (wheelbase.isEmpty()) {
-            problems.put("away", new ProvePages.Problem(words.say("ground.missing.wheelbase"), ""));
+            form.problem("away", "ground.missing.wheelbase");
         }
         if (points.of(me.shop(), job.vehicle().id()).size() >= MOST) {
-            problems.put("name", new ProvePages.Problem(words.say("problem.low.many"), ""));
+            form.problem("name", "problem.low.many");
         }
-        if (!problems.isEmpty()) {
-            return refused(me, job, parameters, problems);
+        if (!form.fits()) {
+            return page(me, job, form);
         }
         Length distance = away.map(TapeReading::value).orElse(Length.ZERO);
         Length along = switch (from) {
@@ -123,10 +119,10 @@ class GroundController {
                 job,
                 kind.name(),
                 name,
-                away.map(a -> a.rawIn(me.likes().unit())).orElse(""),
+                away.map(form::raw).orElse(""),
                 lift ? "" : from.name(),
                 along,
-                height.orElseThrow().rawIn(me.likes().unit()),
+                form.raw(height.orElseThrow()),
                 height.orElseThrow().value());
         return new ModelAndView("redirect:/jobs/" + id + "/ground");
     }
@@ -134,18 +130,14 @@ class GroundController {
     @PostMapping("/jobs/{id}/ground/own")
     ModelAndView own(@Me Person me, @PathVariable UUID id, @RequestParam Map<String, String> parameters) {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
-        Map<String, ProvePages.Problem> problems = new LinkedHashMap<>();
-        String name = parameters.getOrDefault("called", "").strip();
-        if (name.isEmpty()) {
-            problems.put("called", new ProvePages.Problem(words.say("problem.ground.name"), ""));
-        }
-        name(name, "called", problems);
-        List<Profile.Point> profile = profile(me, parameters.getOrDefault("points", ""), problems);
+        Form form = new Form(me, words, parameters);
+        String name = form.named("called", LONGEST_NAME, "problem.ground.name");
+        List<Profile.Point> profile = profile(me, form);
         if (points.grounds(me.shop(), job.vehicle().id()).size() >= MOST) {
-            problems.put("called", new ProvePages.Problem(words.say("problem.low.many"), ""));
+            form.problem("called", "problem.low.many");
         }
-        if (!problems.isEmpty()) {
-            return refused(me, job, parameters, problems);
+        if (!form.fits()) {
+            return page(me, job, form);
         }
         UUID ground = points.ground(me, job.vehicle().id(), name, new Profile(profile));
         return new ModelAndView("redirect:/jobs/" + id + "/ground?ground=" + ground);
@@ -158,72 +150,35 @@ class GroundController {
         return "redirect:/jobs/" + id + "/ground";
     }
 
-    private ModelAndView refused(
-            Person me, Job job, Map<String, String> parameters, Map<String, ProvePages.Problem> problems) {
-        ModelAndView page = page(me, job, parameters, problems);
-        page.setStatus(HttpStatus.valueOf(422));
-        return page;
-    }
-
-    private void name(String text, String field, Map<String, ProvePages.Problem> problems) {
-        if (text.length() > LONGEST_NAME || text.chars().anyMatch(Character::isISOControl)) {
-            problems.put(field, new ProvePages.Problem(words.say("problem.low.name"), ""));
-        }
-    }
-
-    private Optional<TapeReading> length(
-            Person me,
-            String field,
-            TapeText.Allowed allowed,
-            Map<String, String> parameters,
-            Map<String, ProvePages.Problem> problems) {
-        String raw = parameters.getOrDefault(field, "").strip();
-        TapeParse parse = TapeText.parse(raw, me.likes().unit(), me.likes().tape(), allowed, LONGEST);
-        if (parse instanceof TapeParse.Refused refused) {
-            problems.put(
-                    field,
-                    new ProvePages.Problem(
-                            Numerals.html(words.refusal(refused, Reader.of(me))),
-                            refused.offers().stream().findFirst().orElse("")));
-        }
-        return parse.asReading();
-    }
-
     /** A point a line, along and up apart by a comma; the first that cannot be taken is named. */
-    private List<Profile.Point> profile(Person me, String text, Map<String, ProvePages.Problem> problems) {
+    private static List<Profile.Point> profile(Person me, Form form) {
         List<Profile.Point> read = new ArrayList<>();
-        String[] lines = text.strip().split("\\R|;");
-        for (int i = 0; i < lines.length && problems.get("points") == null; i++) {
+        String[] lines = form.text("points").split("\\R|;");
+        for (int i = 0; i < lines.length && form.at("points") == null; i++) {
             String[] both = lines[i].split(",", -1);
             Optional<Double> along = both.length == 2 ? mm(me, both[0]) : Optional.empty();
             Optional<Double> up = both.length == 2 ? mm(me, both[1]) : Optional.empty();
             if (along.isEmpty() || up.isEmpty()) {
-                problems.put(
-                        "points",
-                        problem("problem.ground.line", "line", Integer.toString(i + 1), "read", lines[i].strip()));
+                form.problem(
+                        "points", "problem.ground.line", "line", Integer.toString(i + 1), "read", lines[i].strip());
             } else {
                 read.add(new Profile.Point(along.get(), up.get()));
             }
         }
-        if (problems.get("points") == null && (read.size() < 2 || read.size() > MOST_POINTS)) {
-            problems.put("points", problem("problem.ground.few", "least", "2", "most", Integer.toString(MOST_POINTS)));
+        if (read.size() < 2 || read.size() > MOST_POINTS) {
+            form.problem("points", "problem.ground.few", "least", "2", "most", Integer.toString(MOST_POINTS));
         }
         int folded = Profile.folded(read);
-        if (problems.get("points") == null && folded >= 0) {
-            problems.put(
+        if (folded >= 0) {
+            form.problem(
                     "points",
-                    problem(
-                            "problem.ground.folds",
-                            "line",
-                            Integer.toString(folded + 1),
-                            "read",
-                            lines[folded].strip()));
+                    "problem.ground.folds",
+                    "line",
+                    Integer.toString(folded + 1),
+                    "read",
+                    lines[folded].strip());
         }
         return read;
-    }
-
-    private ProvePages.Problem problem(String key, Object... values) {
-        return new ProvePages.Problem(Numerals.html(words.say(key, ProvePages.ANY, values)), "");
     }
 
     private static Optional<Double> mm(Person me, String raw) {
@@ -232,15 +187,12 @@ class GroundController {
                 .map(r -> r.value().mm());
     }
 
-    private ModelAndView page(
-            Person me, Job job, Map<String, String> parameters, Map<String, ProvePages.Problem> problems) {
-        ModelAndView page = pages.frame("ground", me, job, null, "ground");
-        page.addObject("view", view(me, job, parameters));
+    private ModelAndView page(Person me, Job job, Form form) {
+        ModelAndView page = form.on(pages.frame("ground", me, job, null, "ground"));
+        page.addObject("view", view(me, job, form.texts()));
         page.addObject("low", points.of(me.shop(), job.vehicle().id()));
         page.addObject("kinds", LowPoint.Kind.values());
         page.addObject("froms", From.values());
-        page.addObject("typed", parameters);
-        page.addObject("problems", problems);
         page.addObject("inches", !me.likes().unit().metric());
         return page;
     }

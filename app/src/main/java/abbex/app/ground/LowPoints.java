@@ -9,7 +9,10 @@ import abbex.app.store.Reads;
 import abbex.app.store.Times;
 import abbex.core.ground.Profile;
 import abbex.core.units.Length;
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.time.Clock;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -18,11 +21,17 @@ import org.springframework.stereotype.Service;
 /** What lies low under vehicles and the grounds they have to pass, one shop at a time: the public service of the station. */
 @Service
 public class LowPoints {
+    /** Low points, the foremost first, and the vehicle's own grounds, which have points in place of measures. */
     private static final String OF = """
-            select id, kind, name, along_raw, along_from, along_nm, height_raw, height_nm, sheet_id
+            select id, kind, name, along_raw, along_from, along_nm, height_raw, height_nm, sheet_id, null points, made_at
               from low_point
              where shop_id = :shop and vehicle_id = :vehicle
                and not exists (select 1 from withdrawal w where w.shop_id = low_point.shop_id and w.of_id = low_point.id)
+            union all
+            select id, '', name, '', '', 0, '', 0, null, points, made_at
+              from own_ground
+             where shop_id = :shop and vehicle_id = :vehicle
+               and not exists (select 1 from withdrawal w where w.shop_id = own_ground.shop_id and w.of_id = own_ground.id)
              order by along_nm desc, made_at, id
             """;
 
@@ -31,13 +40,6 @@ public class LowPoints {
                                    sheet_id, person_id, made_at)
             values (:id, :shop, :vehicle, :kind, :name, :alongRaw, :from, :along,
                     :heightRaw, :height, :sheet, :person, :at)
-            """;
-
-    private static final String GROUNDS = """
-            select id, name, points from own_ground
-             where shop_id = :shop and vehicle_id = :vehicle
-               and not exists (select 1 from withdrawal w where w.shop_id = own_ground.shop_id and w.of_id = own_ground.id)
-             order by made_at, id
             """;
 
     private static final String ADD_GROUND = """
@@ -59,25 +61,50 @@ public class LowPoints {
         this.clock = clock;
     }
 
+    /** All that is kept of a vehicle and the ground. */
+    private record Kept(List<LowPoint> points, List<OwnGround> grounds) {}
+
     List<LowPoint> of(UUID shop, UUID vehicle) {
-        return reads.once(List.of(LowPoints.class, shop, vehicle), () -> read(shop, vehicle));
+        return kept(shop, vehicle).points();
     }
 
-    private List<LowPoint> read(UUID shop, UUID vehicle) {
-        return jdbc.sql(OF)
+    List<OwnGround> grounds(UUID shop, UUID vehicle) {
+        return kept(shop, vehicle).grounds();
+    }
+
+    private Kept kept(UUID shop, UUID vehicle) {
+        return reads.ofVehicle(shop, vehicle, List.of(LowPoints.class, shop, vehicle), () -> read(shop, vehicle));
+    }
+
+    private Kept read(UUID shop, UUID vehicle) {
+        Kept kept = new Kept(new ArrayList<>(), new ArrayList<>());
+        jdbc.sql(OF)
                 .param("shop", shop.toString())
                 .param("vehicle", vehicle.toString())
-                .query((row, n) -> new LowPoint(
-                        Ids.id(row, "id"),
-                        LowPoint.Kind.valueOf(row.getString("kind")),
-                        row.getString("name"),
-                        row.getString("along_raw"),
-                        row.getString("along_from"),
-                        Length.ofNm(row.getLong("along_nm")),
-                        row.getString("height_raw"),
-                        Length.ofNm(row.getLong("height_nm")),
-                        Ids.maybe(row, "sheet_id")))
-                .list();
+                .query(row -> {
+                    String points = row.getString("points");
+                    if (points == null) {
+                        kept.points().add(point(row));
+                    } else {
+                        kept.grounds()
+                                .add(new OwnGround(
+                                        Ids.id(row, "id"), row.getString("name"), OwnGround.profile(points)));
+                    }
+                });
+        return kept;
+    }
+
+    private static LowPoint point(ResultSet row) throws SQLException {
+        return new LowPoint(
+                Ids.id(row, "id"),
+                LowPoint.Kind.valueOf(row.getString("kind")),
+                row.getString("name"),
+                row.getString("along_raw"),
+                row.getString("along_from"),
+                Length.ofNm(row.getLong("along_nm")),
+                row.getString("height_raw"),
+                Length.ofNm(row.getLong("height_nm")),
+                Ids.maybe(row, "sheet_id"));
     }
 
     private void add(Person by, UUID vehicle, LowPoint point) {
@@ -122,19 +149,6 @@ public class LowPoints {
                         heightRaw,
                         height,
                         proofs.standing(job).newest().orElse(null)));
-    }
-
-    List<OwnGround> grounds(UUID shop, UUID vehicle) {
-        return reads.once(List.of(OwnGround.class, shop, vehicle), () -> readGrounds(shop, vehicle));
-    }
-
-    private List<OwnGround> readGrounds(UUID shop, UUID vehicle) {
-        return jdbc.sql(GROUNDS)
-                .param("shop", shop.toString())
-                .param("vehicle", vehicle.toString())
-                .query((row, n) -> new OwnGround(
-                        Ids.id(row, "id"), row.getString("name"), OwnGround.profile(row.getString("points"))))
-                .list();
     }
 
     public UUID ground(Person by, UUID vehicle, String name, Profile profile) {

@@ -4,7 +4,6 @@ import abbex.app.arrive.Job;
 import abbex.app.arrive.VehicleFacts.Measure;
 import abbex.app.drawing.Outline;
 import abbex.app.drawing.StanceDrawing;
-import abbex.app.drawing.StanceDrawing.Lips;
 import abbex.app.facts.Fact;
 import abbex.app.fitment.Fitments;
 import abbex.app.measure.JobSheets;
@@ -15,18 +14,17 @@ import abbex.app.page.Numerals;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.app.prove.Proofs;
+import abbex.app.store.Reads;
 import abbex.core.figure.Figure;
 import abbex.core.figure.Finding;
 import abbex.core.ground.Crossing;
 import abbex.core.ground.Lamps;
+import abbex.core.ground.Passage;
 import abbex.core.ground.Profile;
+import abbex.core.ground.Stance;
 import abbex.core.ground.Underbody;
-import abbex.core.heights.Height;
-import abbex.core.heights.HeightSheet;
-import abbex.core.heights.Method;
 import abbex.core.units.Angle;
 import abbex.core.units.Length;
-import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.PerEnd;
 import java.util.ArrayList;
@@ -36,23 +34,21 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
-/** How a vehicle stands over the ground: the public service of the station. */
+/** How vehicles stand over the ground: the public service of the station. */
 @Service
 public class Stances {
-    /** Drawn so far over the tyre while nobody has measured the lips. */
-    private static final double USUAL_LIP = 60;
-
+    private final Reads reads;
     private final LowPoints points;
     private final Sheets sheets;
     private final Fitments fitments;
     private final Proofs proofs;
     private final Words words;
 
-    Stances(LowPoints points, Sheets sheets, Fitments fitments, Proofs proofs, Words words) {
+    Stances(LowPoints points, Sheets sheets, Fitments fitments, Proofs proofs, Words words, Reads reads) {
+        this.reads = reads;
         this.points = points;
         this.sheets = sheets;
         this.fitments = fitments;
@@ -60,31 +56,30 @@ public class Stances {
         this.words = words;
     }
 
-    /** A vehicle as it is to stand, with what was measured under it. */
-    private record Stance(Underbody planned, Underbody lifted, List<LowPoint> points, Standing heights) {}
+    /**
+     * All that is reckoned of a vehicle over its grounds, once while nothing of it is written.
+     *
+     * @param ways by the ground's key
+     */
+    private record Reckoned(Stance stance, List<Finding> lamps, Map<String, Going> ways) {}
 
-    /** Loaded radius of an end in mm: by its hub heights, else by its tyre; empty when neither is known. */
-    private OptionalDouble radius(Job job, JobSheets all, End end) {
-        Optional<HeightSheet> newest = all.newest().map(SheetData::heights);
-        List<Double> hubs = Stream.of(end.left(), end.right())
-                .flatMap(c -> newest.flatMap(s -> difference(s, c)).stream())
-                .toList();
-        Optional<Double> free = fitments.planned(job, end)
+    /**
+     * A ground and the way over it.
+     *
+     * @param own its id when it is the vehicle's own
+     */
+    private record Going(String name, String own, Passage way) {}
+
+    /** The tyre's diameter of an end before a load is on it, mm. */
+    private OptionalDouble diameter(Job job, End end) {
+        return fitments.planned(job, end)
                 .or(() -> fitments.now(job, end))
                 .map(f -> f.tyre().overallDiameter().mm())
                 .or(() -> job.vehicle()
                         .measure(end == End.FRONT ? Measure.TYRE_FRONT : Measure.TYRE_REAR)
-                        .map(Length::mm));
-        return Underbody.loadedRadius(hubs, free.map(OptionalDouble::of).orElse(OptionalDouble.empty()));
-    }
-
-    private static Optional<Double> difference(HeightSheet sheet, Corner corner) {
-        return height(sheet, corner, Method.GF)
-                .flatMap(g -> height(sheet, corner, Method.HF).map(h -> g - h));
-    }
-
-    private static Optional<Double> height(HeightSheet sheet, Corner corner, Method method) {
-        return sheet.at(corner, method).map(Height::value).map(Length::mm);
+                        .map(Length::mm))
+                .map(OptionalDouble::of)
+                .orElse(OptionalDouble.empty());
     }
 
     /** What somebody called it, else what it is. */
@@ -92,30 +87,53 @@ public class Stances {
         return point.name().isEmpty() ? words.say("low." + point.kind()) : point.name();
     }
 
-    private Optional<Stance> standing(Job job, JobSheets all) {
-        Optional<Length> wheelbase = job.vehicle().measure(Measure.WHEELBASE);
-        OptionalDouble front = radius(job, all, End.FRONT);
-        OptionalDouble rear = radius(job, all, End.REAR);
-        if (wheelbase.isEmpty() || front.isEmpty() || rear.isEmpty()) {
-            return Optional.empty();
-        }
+    private Optional<Reckoned> reckoned(Job job) {
+        return job.vehicle()
+                .measure(Measure.WHEELBASE)
+                .flatMap(wheelbase -> reads.ofVehicle(
+                        job.shop(),
+                        job.vehicle().id(),
+                        List.of(Stances.class, job.shop(), job.id()),
+                        () -> reckon(job, wheelbase.mm())));
+    }
+
+    private Optional<Reckoned> reckon(Job job, double wheelbase) {
+        JobSheets all = sheets.of(job.shop(), job.id());
         List<LowPoint> low = points.of(job.shop(), job.vehicle().id());
-        Standing heights = proofs.standing(job);
-        double base = wheelbase.get().mm();
-        Underbody planned = new Underbody(
-                base,
-                front.getAsDouble(),
-                rear.getAsDouble(),
-                low.stream()
-                        .filter(p -> p.kind() == LowPoint.Kind.UNDERSIDE)
-                        .map(p -> new Underbody.Point(name(p), p.along().mm(), p.height(heights, base)))
-                        .toList());
+        Standing standing = proofs.standing(job);
+        Stance.Told told = new Stance.Told(
+                all.sheets().stream().map(SheetData::heights).toList(), standing.heights(), drops(job, all));
+        List<Underbody.Point> under = low.stream()
+                .filter(p -> p.kind() == LowPoint.Kind.UNDERSIDE)
+                .map(p -> new Underbody.Point(name(p), p.along().mm(), p.height(standing, wheelbase)))
+                .toList();
         double lift = low.stream()
                 .filter(p -> p.kind() == LowPoint.Kind.NOSE_LIFT)
                 .mapToDouble(p -> p.height().mm())
                 .max()
                 .orElse(0);
-        return Optional.of(new Stance(planned, planned.lowered(-lift, 0), low, heights));
+        List<Finding> lamps = new ArrayList<>();
+        low.forEach(p -> p.kind()
+                .code()
+                .ifPresent(code -> lamps.add(Lamps.check(code, Length.ofRoundedMm(p.height(standing, wheelbase))))));
+        Stance.beam(told, wheelbase).ifPresent(lamps::add);
+        lamps.sort(Finding.WORST_FIRST);
+        return Stance.of(wheelbase, PerEnd.of(end -> diameter(job, end)), told, under, lift)
+                .map(stance -> new Reckoned(stance, List.copyOf(lamps), ways(job, stance)));
+    }
+
+    private Map<String, Going> ways(Job job, Stance stance) {
+        Map<String, Going> ways = new LinkedHashMap<>();
+        points.grounds(job.shop(), job.vehicle().id())
+                .forEach(g -> ways.put(
+                        g.id().toString(),
+                        new Going(g.name(), g.id().toString(), Passage.of(stance.lifted(), g.profile()))));
+        for (Profile.Usual usual : Profile.Usual.values()) {
+            ways.put(
+                    usual.name(),
+                    new Going(words.say("ground." + usual), "", Passage.of(stance.lifted(), usual.profile())));
+        }
+        return ways;
     }
 
     /**
@@ -125,9 +143,8 @@ public class Stances {
      * @param along where the front axle is to be drawn; empty for where least air is
      */
     public GroundPage of(Job job, @Nullable String key, OptionalDouble along, Reader reader) {
-        JobSheets all = sheets.of(job.shop(), job.id());
         Outline shape = Outline.of(job.vehicle().shape().name().toLowerCase(Locale.ROOT));
-        Optional<Stance> found = standing(job, all);
+        Optional<Reckoned> found = reckoned(job);
         if (found.isEmpty()) {
             String missing = words.say(
                     job.vehicle().measure(Measure.WHEELBASE).isEmpty()
@@ -135,76 +152,46 @@ public class Stances {
                             : "ground.missing.wheels");
             return new GroundPage(missing, shape.lines(), null, List.of(), List.of(), null, List.of());
         }
-        Stance standing = found.get();
-        Map<String, Named> grounds = grounds(job);
-        Optional<Named> chosen = Optional.ofNullable(key).map(grounds::get);
-        List<Finding> findings = new ArrayList<>(lamps(job, all, standing));
+        Stance stance = found.get().stance();
         List<GroundPage.Way> ways = new ArrayList<>();
-        if (!standing.planned().points().isEmpty()) {
-            grounds.forEach((name, ground) -> ways.add(way(name, ground, standing, reader)));
-        }
-        findings.sort(Finding.WORST_FIRST);
+        found.get()
+                .ways()
+                .forEach((name, going) ->
+                        going.way().least().ifPresent(least -> ways.add(way(name, going, least, reader))));
         GroundPage.Chosen shown = null;
-        StanceDrawing drawing;
-        if (key != null && chosen.isPresent()) {
-            Profile profile = chosen.get().profile();
-            double[] range = Crossing.way(whole(standing.lifted()), profile);
-            double at = along.orElseGet(() -> standing.lifted().points().isEmpty()
-                    ? profile.points().get(0).along()
-                    : Crossing.run(standing.lifted(), profile).pose().along());
-            double here = Math.max(range[0], Math.min(range[1], at));
-            shown = chosen(key, chosen.get(), standing.lifted(), range, here, reader);
-            drawing = StanceDrawing.of(
-                    shape,
-                    standing.lifted(),
-                    profile,
-                    here,
-                    List.of(lips("planned", job, all, standing, true)),
-                    standing.lifted().points().isEmpty()
-                            ? Double.NaN
-                            : Crossing.at(standing.lifted(), profile, here).station());
-        } else {
-            drawing = StanceDrawing.level(shape, standing.planned(), outlines(job, all, standing));
+        StanceDrawing drawing = StanceDrawing.level(shape, stance);
+        Going chosen = key == null ? null : found.get().ways().get(key);
+        if (key != null && chosen != null) {
+            Passage.Here here = along.isPresent()
+                    ? chosen.way().at(along.getAsDouble())
+                    : chosen.way().tightest();
+            shown = chosen(key, chosen, here, reader);
+            drawing = StanceDrawing.on(shape, stance, chosen.way(), here);
         }
         return new GroundPage(
-                "", shape.lines(), drawing, figures(standing, reader), ways, shown, words.findings(findings, reader));
+                "",
+                shape.lines(),
+                drawing,
+                figures(stance.lifted(), reader),
+                ways,
+                shown,
+                words.findings(found.get().lamps(), reader));
     }
 
-    /** A vehicle without a point still goes somewhere. */
-    private static Underbody whole(Underbody under) {
-        return under.points().isEmpty()
-                ? new Underbody(
-                        under.wheelbase(),
-                        under.frontRadius(),
-                        under.rearRadius(),
-                        List.of(new Underbody.Point("", under.frontRadius(), under.frontRadius())))
-                : under;
-    }
-
-    private record Named(String name, Profile profile, String own) {}
-
-    private Map<String, Named> grounds(Job job) {
-        Map<String, Named> grounds = new LinkedHashMap<>();
-        points.grounds(job.shop(), job.vehicle().id())
-                .forEach(g -> grounds.put(g.id().toString(), new Named(g.name(), g.profile(), g.id().toString())));
-        for (Profile.Usual usual : Profile.Usual.values()) {
-            grounds.put(usual.name(), new Named(words.say("ground." + usual), usual.profile(), ""));
-        }
-        return grounds;
-    }
-
-    private GroundPage.Way way(String key, Named ground, Stance standing, Reader reader) {
-        Crossing.Least least = Crossing.run(standing.lifted(), ground.profile());
+    private GroundPage.Way way(String key, Going going, Crossing.Least least, Reader reader) {
         Words.Said said = words.finding(least.finding(), reader);
         return new GroundPage.Way(
-                key, ground.own(), ground.name(), said.mark(), said.title(), length(least.air(), reader), least.name());
+                key, going.own(), going.name(), said.mark(), said.title(), length(least.air(), reader), least.name());
     }
 
-    private GroundPage.Chosen chosen(
-            String key, Named ground, Underbody under, double[] range, double along, Reader reader) {
-        String here = under.points().isEmpty() ? "" : here(Crossing.at(under, ground.profile(), along), reader);
+    private GroundPage.Chosen chosen(String key, Going going, Passage.Here here, Reader reader) {
         return new GroundPage.Chosen(
-                key, ground.name(), Math.round(range[0]), Math.round(range[1]), Math.round(along), here);
+                key,
+                going.name(),
+                Math.round(going.way().first()),
+                Math.round(going.way().last()),
+                Math.round(here.pose().along()),
+                here.least().map(at -> here(at, reader)).orElse(""));
     }
 
     private String here(Crossing.Least at, Reader reader) {
@@ -221,12 +208,12 @@ public class Stances {
         return Numerals.html(Numerals.text(Length.ofRoundedMm(mm), reader));
     }
 
-    private List<GroundPage.Line> figures(Stance standing, Reader reader) {
+    private List<GroundPage.Line> figures(Underbody under, Reader reader) {
         List<GroundPage.Line> lines = new ArrayList<>();
-        line(lines, "ground.approach", standing.lifted().approach(), reader);
-        line(lines, "ground.breakover", standing.lifted().breakover(), reader);
-        line(lines, "ground.departure", standing.lifted().departure(), reader);
-        standing.lifted().points().stream()
+        line(lines, "ground.approach", under.approach(), reader);
+        line(lines, "ground.breakover", under.breakover(), reader);
+        line(lines, "ground.departure", under.departure(), reader);
+        under.points().stream()
                 .min(java.util.Comparator.comparingDouble(Underbody.Point::height))
                 .ifPresent(p -> lines.add(new GroundPage.Line(
                         words.say("ground.lowest") + " (" + p.name() + ")", length(p.height(), reader), List.of())));
@@ -240,26 +227,6 @@ public class Stances {
                 words.reason(f.reason(), reader).stream().map(Numerals::html).toList())));
     }
 
-    /** What codes say of lamps and bumpers at the planned stance, and where the beam went since the vehicle arrived. */
-    private List<Finding> lamps(Job job, JobSheets all, Stance standing) {
-        List<Finding> findings = new ArrayList<>();
-        double wheelbase = standing.planned().wheelbase();
-        for (LowPoint p : standing.points()) {
-            p.kind()
-                    .code()
-                    .ifPresent(code -> findings.add(
-                            Lamps.check(code, Length.ofRoundedMm(p.height(standing.heights(), wheelbase)))));
-        }
-        PerEnd<Optional<Length>> drops = drops(job, all);
-        Length turned =
-                Length.ofRoundedMm(further(standing.heights(), End.FRONT) - further(standing.heights(), End.REAR));
-        if (drops.front().isPresent() && drops.rear().isPresent()) {
-            turned = turned.plus(drops.front().get().minus(drops.rear().get()));
-        }
-        Lamps.turned(turned, Length.ofRoundedMm(wheelbase)).ifPresent(findings::add);
-        return findings;
-    }
-
     /** How far each end has come down since the vehicle arrived, where that is known. */
     private static PerEnd<Optional<Length>> drops(Job job, JobSheets all) {
         return all.now().isEmpty()
@@ -268,63 +235,6 @@ public class Stances {
                         .drops()
                         .ends()
                         .map(end -> end.drop().map(f -> f.value().value()));
-    }
-
-    /** How far an end is to come down from where it stands now, mm. */
-    private static double further(Standing heights, End end) {
-        return heights.planned(end) - heights.now(end);
-    }
-
-    private List<Lips> outlines(Job job, JobSheets all, Stance standing) {
-        List<Lips> outlines = new ArrayList<>();
-        Lips now = lips("is", job, all, standing, false);
-        PerEnd<Optional<Length>> drops = drops(job, all);
-        if (drops.front().isPresent() && drops.rear().isPresent()) {
-            outlines.add(new Lips(
-                    "was",
-                    now.front() + drops.front().get().mm(),
-                    now.rear() + drops.rear().get().mm()));
-        }
-        outlines.add(now);
-        if (further(standing.heights(), End.FRONT) != 0 || further(standing.heights(), End.REAR) != 0) {
-            outlines.add(lips("planned", job, all, standing, true));
-        }
-        return outlines;
-    }
-
-    private Lips lips(String style, Job job, JobSheets all, Stance standing, boolean planned) {
-        double lift = planned
-                ? standing.points().stream()
-                        .filter(p -> p.kind() == LowPoint.Kind.NOSE_LIFT)
-                        .mapToDouble(p -> p.height().mm())
-                        .max()
-                        .orElse(0)
-                : 0;
-        return new Lips(
-                style,
-                lip(all, End.FRONT, standing.planned().frontRadius())
-                        - (planned ? further(standing.heights(), End.FRONT) : 0)
-                        + lift,
-                lip(all, End.REAR, standing.planned().rearRadius())
-                        - (planned ? further(standing.heights(), End.REAR) : 0));
-    }
-
-    /** The lips' height over the floor on the newest sheet where they were measured. */
-    private static double lip(JobSheets all, End end, double radius) {
-        for (int i = all.sheets().size() - 1; i >= 0; i--) {
-            HeightSheet sheet = all.sheets().get(i).heights();
-            OptionalDouble lip = Stream.of(end.left(), end.right())
-                    .flatMap(c ->
-                            height(sheet, c, Method.GF)
-                                    .or(() -> height(sheet, c, Method.HF).map(h -> h + radius))
-                                    .stream())
-                    .mapToDouble(Double::doubleValue)
-                    .average();
-            if (lip.isPresent()) {
-                return lip.getAsDouble();
-            }
-        }
-        return 2 * radius + USUAL_LIP;
     }
 
     /** Every measure that goes into it. */

@@ -113,7 +113,13 @@ public class HandOver {
             LocalDate back = job.dueBack() != null
                     ? job.dueBack()
                     : LocalDate.ofInstant(at, by.likes().zone()).plusDays(RETURN_DAYS);
-            jobs.move(by.shop(), job.id(), new Job.Where(Job.Place.OUT, ""), job.holder(), back);
+            jobs.move(
+                    by.shop(),
+                    job.id(),
+                    new Job.Where(Job.Place.OUT, ""),
+                    job.holder(),
+                    back,
+                    java.util.Optional.empty());
         }
         return version;
     }

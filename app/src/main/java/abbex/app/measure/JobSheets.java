@@ -3,19 +3,38 @@ package abbex.app.measure;
 import abbex.app.arrive.Job;
 import abbex.app.arrive.VehicleFacts;
 import abbex.app.rules.ShopRules;
+import abbex.core.heights.Advertised;
 import abbex.core.heights.Assessment;
 import abbex.core.heights.Round;
+import abbex.core.vehicle.Vehicle;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
 
-/**
- * All sheets of a job, in order.
- *
- * @param rules what the shop reckons with
- */
-public record JobSheets(List<SheetData> sheets, ShopRules rules) {
+/** All sheets of a job, in order, and what its shop set; a comparison of two of them is made once. */
+public final class JobSheets {
     public static final JobSheets NONE = new JobSheets(List.of(), ShopRules.USUAL);
+
+    private final List<SheetData> sheets;
+    private final ShopRules rules;
+    private final Map<Asked, Assessment> judged = new ConcurrentHashMap<>();
+
+    private record Asked(Vehicle vehicle, Advertised advertised, Assessment.Pair compared) {}
+
+    JobSheets(List<SheetData> sheets, ShopRules rules) {
+        this.sheets = List.copyOf(sheets);
+        this.rules = rules;
+    }
+
+    public List<SheetData> sheets() {
+        return sheets;
+    }
+
+    ShopRules rules() {
+        return rules;
+    }
 
     public Optional<SheetData> before() {
         return sheets.stream().findFirst();
@@ -62,11 +81,13 @@ public record JobSheets(List<SheetData> sheets, ShopRules rules) {
     }
 
     private Assessment judge(Job job, Assessment.Pair compared) {
-        return Assessment.of(
-                job.vehicle().vehicle(),
-                sheets.stream().map(SheetData::heights).toList(),
-                compared,
-                job.advertised(),
-                rules.limits());
+        return judged.computeIfAbsent(
+                new Asked(job.vehicle().vehicle(), job.advertised(), compared),
+                asked -> Assessment.of(
+                        asked.vehicle(),
+                        sheets.stream().map(SheetData::heights).toList(),
+                        asked.compared(),
+                        asked.advertised(),
+                        rules.limits()));
     }
 }

@@ -2,6 +2,7 @@ package abbex.app.measure;
 
 import abbex.app.arrive.Job;
 import abbex.app.arrive.Jobs;
+import abbex.app.form.Form;
 import abbex.app.page.Me;
 import abbex.app.page.NotHere;
 import abbex.app.page.Numerals;
@@ -14,7 +15,6 @@ import abbex.core.heights.Stage;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -67,7 +67,7 @@ public class MeasureController {
                 opened,
                 MeasurePages.chosen(opened, method),
                 null,
-                Map.of(),
+                Form.blank(me, words),
                 htmx == null ? "measure" : "measure :: work");
     }
 
@@ -86,8 +86,8 @@ public class MeasureController {
             nothing.setStatus(HttpStatus.NO_CONTENT);
             return nothing;
         }
-        ModelAndView page =
-                pages.page(me, opened, MeasurePages.chosen(opened, method), null, Map.of(), "measure :: taken");
+        ModelAndView page = pages.page(
+                me, opened, MeasurePages.chosen(opened, method), null, Form.blank(me, words), "measure :: taken");
         page.addObject("only", "");
         return page;
     }
@@ -182,8 +182,8 @@ public class MeasureController {
         MeasurePages.Opened now =
                 pages.open(me, id, sheetId, before.asked() ? before.base().row().id() : null);
         boolean doubts = before.doubts() || now.doubts();
-        ModelAndView page =
-                pages.page(me, now, round, refusal, Map.of(), htmx == null ? "measure" : "measure :: taken");
+        ModelAndView page = pages.page(
+                me, now, round, refusal, Form.blank(me, words), htmx == null ? "measure" : "measure :: taken");
         page.addObject("only", doubts ? "" : spot.code());
         page.setStatus(refusal == null ? HttpStatus.OK : HttpStatus.valueOf(422));
         return page;

@@ -3,6 +3,7 @@ package abbex.app.measure;
 import abbex.app.arrive.Job;
 import abbex.app.arrive.Jobs;
 import abbex.app.arrive.VehicleFacts;
+import abbex.app.form.Form;
 import abbex.app.page.NotHere;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
@@ -50,8 +51,7 @@ class MeasurePages {
      * @param before what the sheet that it is compared with says
      * @param choices what there is to choose from; empty when it is typed
      */
-    public record StateLine(
-            String item, String name, String text, String before, String problem, List<Choice> choices) {}
+    public record StateLine(String item, String name, String text, String before, List<Choice> choices) {}
 
     /** One thing to choose. */
     public record Choice(String value, String name, boolean chosen) {}
@@ -142,15 +142,9 @@ class MeasurePages {
         return new Opened(job, all, sheet, base == sheet ? first : base, asked, judged);
     }
 
-    ModelAndView page(
-            Person me,
-            Opened o,
-            Round round,
-            Walk.@Nullable Refusal refusal,
-            Map<String, String> problems,
-            String view) {
-        Reader reader = Reader.of(me);
-        ModelAndView page = new ModelAndView(view);
+    ModelAndView page(Person me, Opened o, Round round, Walk.@Nullable Refusal refusal, Form form, String view) {
+        Reader reader = form.reader();
+        ModelAndView page = form.on(new ModelAndView(view));
         page.addObject("stamp", sheets.stamp(me.shop(), o.job().id()));
         page.addObject("walk", Walk.of(o, round, me.id(), reader, words, refusal));
         List<Finding> findings = o.judged().drops().findings();
@@ -166,14 +160,15 @@ class MeasurePages {
                 : o.all().judge(o.job());
         Progress progress = sheets.progress(o.job(), o.all(), whole, reader);
         page.addObject("head", HeadsFromSheets.head(o.job(), "measure", progress));
-        page.addObject("state", state(o, problems));
+        page.addObject("state", state(o, form));
         page.addObject("stateSaid", String.join(" · ", o.sheet().said(words::say)));
         SheetData newest = o.all().newest().orElseThrow();
         page.addObject("canMeasureAgain", !newest.current().isEmpty());
         page.addObject("nextStage", newest.stage().next());
         page.addObject("laterStages", Stage.later());
-        page.addObject("typed", Map.of());
-        page.addObject("pointProblem", problems.getOrDefault("pointName", ""));
+        page.addObject(
+                "edition",
+                form.text(Form.EDITION, Integer.toString(o.sheet().row().said())));
         Job.Place place = o.job().where().place();
         page.addObject("handedOver", place == Job.Place.OUT || place == Job.Place.GONE);
         page.addObject("own", o.own());
@@ -242,18 +237,16 @@ class MeasurePages {
                 .toList();
     }
 
-    private List<StateLine> state(Opened o, Map<String, String> problems) {
+    private List<StateLine> state(Opened o, Form form) {
         Map<String, String> before = o.compared() ? o.base().state() : Map.of();
         return StateItem.of(o.job().vehicle().vehicle(), o.sheet().row().first()).stream()
                 .map(item -> {
-                    String text = item.equals(StateItem.STAGE)
-                            ? o.sheet().stage().name()
-                            : o.sheet().state().getOrDefault(item, "");
+                    String text = form.text(item, o.sheet().fields().getOrDefault(item, ""));
                     List<Choice> choices = StateItem.choices(item).stream()
                             .map(c -> new Choice(c, words.say(StateItem.words(item, c)), c.equals(text)))
                             .toList();
                     String was = choices.isEmpty() ? before.getOrDefault(item, "") : "";
-                    return new StateLine(item, name(item), text, was, problems.getOrDefault(item, ""), choices);
+                    return new StateLine(item, name(item), text, was, choices);
                 })
                 .toList();
     }

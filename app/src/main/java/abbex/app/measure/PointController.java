@@ -1,9 +1,9 @@
 package abbex.app.measure;
 
 import abbex.app.arrive.VehicleFacts;
+import abbex.app.form.Form;
 import abbex.app.page.Me;
 import abbex.app.page.NotHere;
-import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.app.people.Person;
 import abbex.app.rules.OwnPoint;
@@ -14,11 +14,9 @@ import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.VehicleKind;
 import abbex.core.vehicle.Whole;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -69,19 +67,16 @@ class PointController {
             @RequestParam Map<String, String> parameters) {
         MeasurePages.Opened opened = pages.open(me, id, sheetId, against);
         VehicleFacts vehicle = opened.job().vehicle();
-        String name = parameters.getOrDefault("pointName", "").strip();
-        String problem = problem(opened, name, Reader.of(me));
-        if (!problem.isEmpty()) {
-            ModelAndView page = pages.page(
-                    me,
-                    opened,
-                    MeasurePages.chosen(opened, parameters.get("method")),
-                    null,
-                    Map.of("pointName", problem),
-                    "measure");
-            page.addObject("typed", parameters);
-            page.setStatus(HttpStatus.valueOf(422));
-            return page;
+        Form form = new Form(me, words, parameters);
+        String name = form.named("pointName", LONGEST, "problem.point.name");
+        if (opened.own().size() >= MOST) {
+            form.problem("pointName", "problem.point.many", "most", Integer.toString(MOST));
+        }
+        if (opened.own().stream().anyMatch(p -> p.name().equalsIgnoreCase(name))) {
+            form.problem("pointName", "problem.point.there", "name", name);
+        }
+        if (!form.fits()) {
+            return pages.page(me, opened, MeasurePages.chosen(opened, parameters.get("method")), null, form, "measure");
         }
         rules.name(
                 me,
@@ -126,23 +121,5 @@ class PointController {
             }
         }
         return Where.CORNERS;
-    }
-
-    private String problem(MeasurePages.Opened opened, String name, Reader reader) {
-        if (name.isEmpty()) {
-            return words.say("problem.point.name");
-        }
-        if (name.length() > LONGEST) {
-            return words.say("problem.long.40");
-        }
-        if (name.chars().anyMatch(Character::isISOControl)) {
-            return words.say("problem.unprintable");
-        }
-        if (opened.own().size() >= MOST) {
-            return words.say("problem.point.many", reader, "most", Integer.toString(MOST));
-        }
-        boolean there = opened.own().stream()
-                .anyMatch(p -> p.name().toLowerCase(Locale.ROOT).equals(name.toLowerCase(Locale.ROOT)));
-        return there ? words.say("problem.point.there", reader, "name", name) : "";
     }
 }

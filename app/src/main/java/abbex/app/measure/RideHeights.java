@@ -6,9 +6,7 @@ import abbex.app.store.Reads;
 import abbex.core.heights.RideHeight;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.UUID;
 import org.springframework.stereotype.Service;
 
 /** How low vehicles stand: the one answer that all stations ask for. */
@@ -25,15 +23,16 @@ public class RideHeights {
     }
 
     public Standing of(Job job) {
-        return reads.once(List.of(RideHeights.class, job.shop(), job.vehicle().id()), () -> read(job));
+        return reads.ofVehicle(
+                job.shop(),
+                job.vehicle().id(),
+                List.of(RideHeights.class, job.shop(), job.vehicle().id()),
+                () -> read(job));
     }
 
     private Standing read(Job job) {
-        List<UUID> stays = jobs.stays(job.shop(), job.vehicle().id());
-        Map<UUID, JobSheets> all = sheets.of(job.shop(), stays);
         List<SheetData> inOrder = new ArrayList<>();
-        stays.forEach(
-                stay -> inOrder.addAll(all.getOrDefault(stay, JobSheets.NONE).sheets()));
+        sheets.ofVehicle(job).values().forEach(stay -> inOrder.addAll(stay.sheets()));
         RideHeight heights = RideHeight.of(
                 job.vehicle().vehicle(),
                 inOrder.stream().map(SheetData::heights).toList(),

@@ -77,6 +77,17 @@ public final class SheetData {
         return state;
     }
 
+    /** The same as the fields of a form hold it: the stage it was opened at too, while nobody said another. */
+    Map<String, String> fields() {
+        return fields(row, state);
+    }
+
+    static Map<String, String> fields(SheetRow row, Map<String, String> state) {
+        Map<String, String> fields = new HashMap<>(state);
+        fields.putIfAbsent(StateItem.STAGE, row.stage().name());
+        return fields;
+    }
+
     /** Opened at that stage, and nobody has written on it but where the vehicle stands. */
     boolean fresh(Stage asked) {
         return stage == asked

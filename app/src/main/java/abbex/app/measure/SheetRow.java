@@ -13,6 +13,7 @@ import org.jspecify.annotations.Nullable;
  * @param seq 1 for the first of a job
  * @param stage as it was opened; {@link SheetData#stage} is what it was said to be since
  * @param baseline the sheet it is compared with, none for the first
+ * @param said the last entry of its state, 0 for none: who changes the state says from which
  */
 public record SheetRow(
         UUID id,
@@ -22,7 +23,8 @@ public record SheetRow(
         @Nullable UUID baseline,
         LengthUnit unit,
         Graduation tape,
-        Instant madeAt) {
+        Instant madeAt,
+        int said) {
 
     public boolean first() {
         return seq == 1;

@@ -42,7 +42,8 @@ import org.springframework.transaction.annotation.Transactional;
 public class Sheets {
     /** A row for each entry of a sheet's state, the newest last; a sheet without any has one. */
     private static final String SHEETS = """
-            select s.id, s.job_id, s.seq, s.stage, s.baseline_id, s.unit, s.tape, s.made_at, e.item, e.raw
+            select s.id, s.job_id, s.seq, s.stage, s.baseline_id, s.unit, s.tape, s.made_at, e.item, e.raw,
+                   coalesce((select max(l.id) from state_entry l where l.sheet_id = s.id), 0) said
               from sheet s left join state_entry e on e.sheet_id = s.id
              where s.shop_id = :shop and s.job_id in (:jobs) order by s.job_id, s.seq, e.id
             """;
@@ -50,13 +51,9 @@ public class Sheets {
     /** No vehicle is measured more often in one stay (ours, against a button that is held). */
     private static final int MOST_SHEETS = 30;
 
-    /** Rows are only ever added, so their number tells whether anything is new. */
-    private static final String STAMP = """
-            select (select count(*) from reading r join sheet s on s.id = r.sheet_id
-                     where s.shop_id = :shop and s.job_id = :job)
-                 + (select count(*) from state_entry e join sheet s on s.id = e.sheet_id
-                     where s.shop_id = :shop and s.job_id = :job)
-                 + (select count(*) from sheet s where s.shop_id = :shop and s.job_id = :job)
+    private static final String SAID = """
+            select item, raw from state_entry
+             where shop_id = :shop and sheet_id = :sheet and id <= :upto order by id
             """;
 
     private static final String LOCK = "select id from sheet where id = :sheet and shop_id = :shop for update";
@@ -101,12 +98,21 @@ public class Sheets {
     }
 
     public JobSheets of(UUID shop, UUID job) {
-        return of(shop, List.of(job)).getOrDefault(job, JobSheets.NONE);
+        return jobs.find(shop, job)
+                .map(stay -> ofVehicle(stay).getOrDefault(job, JobSheets.NONE))
+                .orElse(JobSheets.NONE);
+    }
+
+    /** The sheets of all stays of a job's vehicle, the first stay first. */
+    Map<UUID, JobSheets> ofVehicle(Job job) {
+        UUID shop = job.shop();
+        UUID vehicle = job.vehicle().id();
+        return reads.ofVehicle(shop, vehicle, List.of(Sheets.class, shop, vehicle), () -> read(shop, jobs.stays(job)));
     }
 
     /** The sheets of several jobs in two queries. */
     public Map<UUID, JobSheets> of(UUID shop, Collection<UUID> jobs) {
-        return reads.once(List.of(Sheets.class, shop, List.copyOf(jobs)), () -> read(shop, jobs));
+        return read(shop, jobs);
     }
 
     private Map<UUID, JobSheets> read(UUID shop, Collection<UUID> jobs) {
@@ -133,8 +139,13 @@ public class Sheets {
                                 readings.getOrDefault(s.id(), List.of()),
                                 states.getOrDefault(s.id(), Map.of()),
                                 own)));
-        Map<UUID, JobSheets> all = new HashMap<>();
-        byJob.forEach((job, list) -> all.put(job, new JobSheets(list, own)));
+        Map<UUID, JobSheets> all = new LinkedHashMap<>();
+        for (UUID job : jobs) {
+            List<SheetData> of = byJob.get(job);
+            if (of != null) {
+                all.put(job, new JobSheets(of, own));
+            }
+        }
         return all;
     }
 
@@ -150,11 +161,7 @@ public class Sheets {
 
     /** Grows with everything that is written on a job's sheets. */
     long stamp(UUID shop, UUID job) {
-        return jdbc.sql(STAMP)
-                .param("shop", shop.toString())
-                .param("job", job.toString())
-                .query(Long.class)
-                .single();
+        return reads.stamp(shop, job);
     }
 
     public Progress progress(UUID shop, Job job, Reader reader) {
@@ -269,6 +276,19 @@ public class Sheets {
         return true;
     }
 
+    /** What a sheet's state was up to an entry. */
+    Map<String, String> said(UUID shop, SheetRow sheet, int upTo) {
+        Map<String, String> said = new HashMap<>();
+        jdbc.sql(SAID)
+                .param("shop", shop.toString())
+                .param("sheet", sheet.id().toString())
+                .param("upto", upTo)
+                .query(row -> {
+                    said.put(row.getString("item"), row.getString("raw"));
+                });
+        return said;
+    }
+
     /** Says what differs from what was said last; a blank takes it back. */
     @Transactional
     public void say(Person by, SheetRow sheet, Map<String, String> items, Map<String, String> known, Instant at) {
@@ -313,6 +333,7 @@ public class Sheets {
                 Ids.maybe(row, "baseline_id"),
                 People.unit(row.getString("unit")),
                 Graduation.parse(row.getString("tape")).orElseThrow(),
-                Times.instant(row, "made_at"));
+                Times.instant(row, "made_at"),
+                row.getInt("said"));
     }
 }

@@ -1,7 +1,7 @@
 package abbex.app.measure;
 
+import abbex.app.form.Form;
 import abbex.app.page.Me;
-import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.app.people.Person;
 import abbex.core.heights.SheetState;
@@ -12,7 +12,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -44,56 +43,57 @@ class StateController {
             @RequestParam(required = false) @Nullable UUID against,
             @RequestParam Map<String, String> parameters) {
         MeasurePages.Opened opened = pages.open(me, id, sheetId, against);
-        Map<String, String> problems = new LinkedHashMap<>();
+        Form form = new Form(me, words, parameters);
+        Map<String, String> standing = opened.sheet().fields();
+        Map<String, String> base = form.edition()
+                .map(upTo -> SheetData.fields(
+                        opened.sheet().row(),
+                        sheets.said(me.shop(), opened.sheet().row(), upTo)))
+                .orElse(standing);
         Map<String, String> said = new LinkedHashMap<>();
+        Map<String, String> meanwhile = new LinkedHashMap<>();
         for (String item : StateItem.of(
                 opened.job().vehicle().vehicle(), opened.sheet().row().first())) {
-            if (StateItem.choices(item).isEmpty() || parameters.containsKey(item)) {
-                String text = parameters.getOrDefault(item, "").strip();
-                String problem = problem(item, text, Reader.of(me));
-                (problem.isEmpty() ? said : problems).put(item, problem.isEmpty() ? text : problem);
+            String was = base.getOrDefault(item, "");
+            String is = standing.getOrDefault(item, "");
+            // What this person left alone is not written over what another said meanwhile.
+            if (!form.has(item) || form.text(item).equals(was)) {
+                form.keep(item, is);
+                continue;
+            }
+            check(form, item);
+            if (!is.equals(was) && !form.text(item).equals(is)) {
+                meanwhile.put(item, is);
+            } else if (form.at(item) == null) {
+                said.put(item, form.text(item));
             }
         }
-        if (opened.sheet().stage().name().equals(said.get(StateItem.STAGE))) {
-            said.remove(StateItem.STAGE);
-        }
-        sheets.say(me, opened.sheet().row(), said, opened.sheet().state(), clock.instant());
-        if (problems.isEmpty()) {
+        sheets.say(me, opened.sheet().row(), said, standing, clock.instant());
+        MeasurePages.Opened fresh = pages.open(me, id, sheetId, against);
+        form.meanwhile(fresh.sheet().row().said(), meanwhile);
+        if (form.fits()) {
             String query = opened.asked() ? "?against=" + against : "";
             return new ModelAndView("redirect:/jobs/" + id + "/sheets/" + sheetId + query);
         }
-        MeasurePages.Opened fresh = pages.open(me, id, sheetId, against);
-        ModelAndView page =
-                pages.page(me, fresh, MeasurePages.chosen(fresh, parameters.get("method")), null, problems, "measure");
-        page.addObject("typed", parameters);
-        page.setStatus(HttpStatus.valueOf(422));
-        return page;
+        return pages.page(me, fresh, MeasurePages.chosen(fresh, parameters.get("method")), null, form, "measure");
     }
 
-    /** Why a text cannot be kept; empty when it can. */
-    private String problem(String item, String text, Reader reader) {
-        if (text.length() > LONGEST) {
-            return words.say("problem.long.80");
-        }
-        if (text.chars().anyMatch(Character::isISOControl)) {
-            return words.say("problem.unprintable");
-        }
+    /** Says why a text cannot be kept. */
+    private static void check(Form form, String item) {
+        String text = form.line(item, LONGEST);
+        List<String> choices = StateItem.choices(item);
         if (text.isEmpty()) {
-            return "";
+            return;
         }
         if (item.startsWith(StateItem.PRESSURE) && Pressure.parse(text).isEmpty()) {
-            return words.say("problem.pressure", reader, "read", text);
-        }
-        if (item.equals(SheetState.Item.STAND_LEAN.name())
+            form.problem(item, "problem.pressure", "read", text);
+        } else if (item.equals(SheetState.Item.STAND_LEAN.name())
                 && SheetState.degrees(text).isEmpty()) {
-            return words.say("problem.degrees");
+            form.problem(item, "problem.degrees");
+        } else if (item.equals(StateItem.ARCHES) && StateItem.arches(text).isEmpty()) {
+            form.problem(item, "problem.arches", "read", text);
+        } else if (!choices.isEmpty() && !choices.contains(text)) {
+            form.problem(item, "problem.choice.unknown", "read", text);
         }
-        if (item.equals(StateItem.ARCHES) && StateItem.arches(text).isEmpty()) {
-            return words.say("problem.arches", reader, "read", text);
-        }
-        List<String> choices = StateItem.choices(item);
-        return choices.isEmpty() || choices.contains(text)
-                ? ""
-                : words.say("problem.choice.unknown", reader, "read", text);
     }
 }

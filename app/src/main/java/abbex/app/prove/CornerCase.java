@@ -2,10 +2,12 @@ package abbex.app.prove;
 
 import abbex.app.measure.Standing;
 import abbex.core.clearance.ClearanceModel;
+import abbex.core.clearance.Cure;
 import abbex.core.clearance.Eye;
 import abbex.core.clearance.GapReading;
 import abbex.core.clearance.LocatedGap;
 import abbex.core.clearance.Needed;
+import abbex.core.clearance.Remedies;
 import abbex.core.clearance.Remedy;
 import abbex.core.clearance.RoadTest;
 import abbex.core.clearance.Verdict;
@@ -18,10 +20,11 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 /**
  * All that is known of what clears at a corner: what was probed and what a drive said of it, what is planned, how far it is
- * swept, and which remedies are in the plan.
+ * swept, and which remedies are in the plan. What follows from it is computed once, when it is first asked for.
  *
  * @param known places, in the order they were found
  * @param planned wheel and tyre that are to clear
@@ -37,7 +40,14 @@ record CornerCase(
         List<SweepPlans.Taken> taken,
         Optional<Drive> drive,
         Needed needed,
-        Standing standing) {
+        Standing standing,
+        Follows follows) {
+    /** What was computed of a case so far; several who ask at once compute the same. */
+    static final class Follows {
+        private volatile @Nullable ClearanceModel house;
+        private volatile @Nullable List<Judged> judged;
+        private volatile @Nullable List<Cure> cures;
+    }
 
     /**
      * A place.
@@ -105,7 +115,7 @@ record CornerCase(
                     read.map(RoadTest.Mark::probed).orElseGet(() -> touching(mark, at(drive), corner, standing));
             known.add(new Known(mark.id(), at, "", mark.by(), at(drive).at(), read, false));
         }
-        return new CornerCase(corner, known, planned, plan, taken, drive, needed, standing);
+        return new CornerCase(corner, known, planned, plan, taken, drive, needed, standing, new Follows());
     }
 
     private static Drive at(Optional<Drive> drive) {
@@ -123,6 +133,15 @@ record CornerCase(
 
     /** What stands there with the remedies that are in the plan. */
     ClearanceModel house() {
+        ClearanceModel made = follows.house;
+        if (made == null) {
+            made = model();
+            follows.house = made;
+        }
+        return made;
+    }
+
+    private ClearanceModel model() {
         List<ClearanceModel.Obstacle> obstacles = new ArrayList<>();
         for (Known place : known) {
             ClearanceModel one = bare(List.of(place.probed()));
@@ -149,6 +168,25 @@ record CornerCase(
 
     /** Every place with its verdict, worst first. */
     List<Judged> judged() {
+        List<Judged> made = follows.judged;
+        if (made == null) {
+            made = judge();
+            follows.judged = made;
+        }
+        return made;
+    }
+
+    /** What can be done about places that do not clear, the cheapest first. */
+    List<Cure> cures() {
+        List<Cure> made = follows.cures;
+        if (made == null) {
+            made = Remedies.find(house());
+            follows.cures = made;
+        }
+        return made;
+    }
+
+    private List<Judged> judge() {
         List<Verdict> verdicts = house().verdicts();
         List<Judged> judged = new ArrayList<>();
         for (int i = 0; i < known.size(); i++) {
@@ -156,7 +194,7 @@ record CornerCase(
         }
         judged.sort(Comparator.comparingDouble(
                 j -> j.verdict().least().gap() - j.verdict().needed()));
-        return judged;
+        return List.copyOf(judged);
     }
 
     Eye eye() {

@@ -4,6 +4,7 @@ import abbex.app.arrive.Job;
 import abbex.app.fitment.Fitments;
 import abbex.app.measure.RideHeights;
 import abbex.app.measure.Standing;
+import abbex.app.store.Reads;
 import abbex.core.heights.Contribution;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
@@ -16,6 +17,7 @@ import org.springframework.stereotype.Service;
 /** Brings together what is known of the corners of a stay. */
 @Service
 class CornerCases {
+    private final Reads reads;
     private final Probes probes;
     private final Fitments fitments;
     private final SweepPlans plans;
@@ -24,7 +26,14 @@ class CornerCases {
     private final RideHeights heights;
 
     CornerCases(
-            Probes probes, Fitments fitments, SweepPlans plans, Drives drives, NeededGaps gaps, RideHeights heights) {
+            Probes probes,
+            Fitments fitments,
+            SweepPlans plans,
+            Drives drives,
+            NeededGaps gaps,
+            RideHeights heights,
+            Reads reads) {
+        this.reads = reads;
         this.heights = heights;
         this.probes = probes;
         this.fitments = fitments;
@@ -36,6 +45,11 @@ class CornerCases {
     SweepPlan plan(Job job, End end) {
         return plans.of(job.shop(), job.vehicle().id(), end)
                 .orElseGet(() -> SweepPlan.usual(end, job.vehicle().kind()));
+    }
+
+    /** How often the plan of an end was saved. */
+    int planEdition(Job job, End end) {
+        return plans.edition(job.shop(), job.vehicle().id(), end);
     }
 
     /** How low the vehicle stands by its sheets, and is planned by both ends' plans. */
@@ -56,6 +70,14 @@ class CornerCases {
 
     /** The same for other wheels. */
     CornerCase of(Job job, Corner corner, Fitment planned) {
+        return reads.ofVehicle(
+                job.shop(),
+                job.vehicle().id(),
+                List.of(CornerCases.class, job.shop(), job.vehicle().id(), corner, planned),
+                () -> read(job, corner, planned));
+    }
+
+    private CornerCase read(Job job, Corner corner, Fitment planned) {
         return CornerCase.of(
                 corner,
                 probes.of(job.shop(), job.vehicle().id()).stream()

@@ -20,6 +20,7 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Clock;
 import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -32,9 +33,10 @@ import org.springframework.transaction.annotation.Transactional;
 /** Road tests and the marks they left, one shop at a time; the newest in use counts. */
 @Service
 class Drives {
-    /** A row for each corner that has a wheel, with what its end was driven on. */
+    /** A row for each corner that has a wheel and each mark, with what the corner's end was driven on. */
     private static final String NEWEST = """
-            select r.*, p.initials, b.corner, b.bump_mm, f.tyre, f.wheel, f.spacer
+            select r.*, p.initials, b.corner, b.bump_mm, f.tyre, f.wheel, f.spacer,
+                   m.id mark_id, m.corner mark_corner, m.place, m.clock, m.face, m.seen_on, q.initials mark_initials
               from (select * from road_test t where shop_id = :shop and vehicle_id = :vehicle
                      and not exists (select 1 from withdrawal w where w.shop_id = t.shop_id and w.of_id = t.id)
                      order by made_at desc, id desc limit 1) r
@@ -42,12 +44,9 @@ class Drives {
               join road_bump b on b.shop_id = r.shop_id and b.road_test_id = r.id
               join road_fitment f on f.shop_id = r.shop_id and f.road_test_id = r.id
                                  and f.end_of = if(b.corner in ('LF', 'RF'), 'FRONT', 'REAR')
-            """;
-
-    private static final String MARKS = """
-            select m.id, m.corner, m.place, m.clock, m.face, m.seen_on, p.initials
-              from road_mark m join person p on p.id = m.person_id
-             where m.shop_id = :shop and m.road_test_id = :drive and not exists (select 1 from withdrawal w where w.shop_id = m.shop_id and w.of_id = m.id)
+              left join road_mark m on m.shop_id = r.shop_id and m.road_test_id = r.id
+                    and not exists (select 1 from withdrawal w where w.shop_id = m.shop_id and w.of_id = m.id)
+              left join person q on q.id = m.person_id
              order by m.made_at, m.id
             """;
 
@@ -83,7 +82,7 @@ class Drives {
     }
 
     Optional<Drive> newest(UUID shop, UUID vehicle) {
-        return reads.once(List.of(Drives.class, shop, vehicle), () -> read(shop, vehicle));
+        return reads.ofVehicle(shop, vehicle, List.of(Drives.class, shop, vehicle), () -> read(shop, vehicle));
     }
 
     private Optional<Drive> read(UUID shop, UUID vehicle) {
@@ -98,9 +97,11 @@ class Drives {
         Drive drive = corners.get(0).drive();
         Map<Corner, Double> bump = new EnumMap<>(Corner.class);
         Map<End, Fitment> on = new EnumMap<>(End.class);
+        Map<UUID, Drive.Mark> marks = new LinkedHashMap<>();
         corners.forEach(at -> {
             bump.put(at.corner(), at.bump());
             on.put(at.corner().end(), at.on());
+            at.mark().ifPresent(mark -> marks.putIfAbsent(mark.id(), mark));
         });
         return Optional.of(new Drive(
                 drive.id(),
@@ -111,13 +112,13 @@ class Drives {
                 drive.note(),
                 PerEnd.of(end -> Objects.requireNonNull(on.get(end), end.code())),
                 drive.sheet(),
-                marks(shop, drive.id()),
+                List.copyOf(marks.values()),
                 drive.by(),
                 drive.at()));
     }
 
-    /** A corner of a drive; the drive says what is the same at all. */
-    private record At(Drive drive, Corner corner, double bump, Fitment on) {}
+    /** A corner of a drive and a mark somewhere on it; the drive says what is the same at all. */
+    private record At(Drive drive, Corner corner, double bump, Fitment on, Optional<Drive.Mark> mark) {}
 
     private static At at(ResultSet row) throws SQLException {
         Fitment on = new Fitment(
@@ -142,22 +143,19 @@ class Drives {
                 drive,
                 Corner.valueOf(row.getString("corner")),
                 row.getBigDecimal("bump_mm").doubleValue(),
-                on);
+                on,
+                row.getString("mark_id") == null ? Optional.empty() : Optional.of(mark(row)));
     }
 
-    private List<Drive.Mark> marks(UUID shop, UUID drive) {
-        return jdbc.sql(MARKS)
-                .param("shop", shop.toString())
-                .param("drive", drive.toString())
-                .query((row, n) -> new Drive.Mark(
-                        Ids.id(row, "id"),
-                        Corner.valueOf(row.getString("corner")),
-                        ProbePlace.valueOf(row.getString("place")),
-                        row.getBigDecimal("clock").doubleValue(),
-                        TyreBody.Face.valueOf(row.getString("face")),
-                        Drive.SeenOn.valueOf(row.getString("seen_on")),
-                        row.getString("initials")))
-                .list();
+    private static Drive.Mark mark(ResultSet row) throws SQLException {
+        return new Drive.Mark(
+                Ids.id(row, "mark_id"),
+                Corner.valueOf(row.getString("mark_corner")),
+                ProbePlace.valueOf(row.getString("place")),
+                row.getBigDecimal("clock").doubleValue(),
+                TyreBody.Face.valueOf(row.getString("face")),
+                Drive.SeenOn.valueOf(row.getString("seen_on")),
+                row.getString("mark_initials"));
     }
 
     /**

@@ -12,6 +12,7 @@ import java.time.Clock;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
@@ -60,7 +61,7 @@ class NeededGaps {
     }
 
     Needed of(UUID shop) {
-        return reads.once(List.of(NeededGaps.class, shop), () -> read(shop));
+        return reads.ofShop(shop, List.of(NeededGaps.class, shop), () -> read(shop));
     }
 
     private Needed read(UUID shop) {
@@ -69,9 +70,25 @@ class NeededGaps {
         return new Needed(set);
     }
 
-    /** Keeps what differs from what was set before; a place that is not named goes back to common practice. */
+    /** How often any of them was set. */
+    int edition(UUID shop) {
+        return jdbc.sql("select count(*) from needed_gap where shop_id = :shop")
+                .param("shop", shop.toString())
+                .query(Integer.class)
+                .single();
+    }
+
+    /**
+     * Keeps what differs from what was set before; a place that is not named goes back to common practice.
+     *
+     * @param from the edition that was changed; empty when nobody says which
+     * @return false when another was set meanwhile: nothing is changed then
+     */
     @Transactional
-    void set(Person by, Map<ProbePlace, Typed> wanted) {
+    boolean set(Person by, Map<ProbePlace, Typed> wanted, Optional<Integer> from) {
+        if (from.isPresent() && from.get() != edition(by.shop())) {
+            return false;
+        }
         Map<ProbePlace, Typed> before = typed(by.shop());
         for (ProbePlace place : ProbePlace.values()) {
             Typed now = wanted.getOrDefault(place, new Typed("", Length.ZERO));
@@ -88,5 +105,6 @@ class NeededGaps {
             }
         }
         audit.add(by, Audit.What.CLEARANCES_SET, "");
+        return true;
     }
 }

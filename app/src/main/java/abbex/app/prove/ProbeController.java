@@ -3,26 +3,22 @@ package abbex.app.prove;
 import abbex.app.arrive.Job;
 import abbex.app.arrive.Jobs;
 import abbex.app.fitment.Fitments;
+import abbex.app.form.Form;
 import abbex.app.page.Me;
 import abbex.app.page.NotHere;
-import abbex.app.page.Numerals;
-import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.app.people.Person;
 import abbex.core.clearance.GapReading;
 import abbex.core.clearance.ProbePlace;
 import abbex.core.clearance.TyreBody;
 import abbex.core.units.Length;
-import abbex.core.units.TapeParse;
 import abbex.core.units.TapeReading;
 import abbex.core.units.TapeText;
 import abbex.core.vehicle.Corner;
 import abbex.core.wheels.Fitment;
-import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -61,42 +57,32 @@ class ProbeController {
     ModelAndView probe(@Me Person me, @PathVariable UUID id, @RequestParam Map<String, String> parameters) {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
         Corner corner = ProvePages.corner(job, parameters.get("corner"));
-        Map<String, ProvePages.Problem> problems = new LinkedHashMap<>();
+        Form form = new Form(me, words, parameters);
         Optional<Fitment> now = fitments.now(job, corner.end());
         if (now.isEmpty()) {
-            problems.put("gap", new ProvePages.Problem(words.say("problem.probe.wheel")));
+            form.problem("gap", "problem.probe.wheel");
         }
-        Optional<Double> clock = clock(parameters.getOrDefault("clock", ""));
-        if (clock.isEmpty()) {
-            problems.put(
-                    "clock",
-                    new ProvePages.Problem(Numerals.html(
-                            words.say("problem.clock", Reader.of(me), "read", parameters.getOrDefault("clock", "")))));
-        }
-        Optional<TapeReading> gap = gap(me, parameters.getOrDefault("gap", "").strip(), problems);
+        Optional<Double> clock = clock(form);
+        Optional<TapeReading> gap = gap(me, form);
         if (probes.of(me.shop(), job.vehicle().id()).size() >= MOST) {
-            problems.put("gap", new ProvePages.Problem(words.say("problem.probe.many")));
+            form.problem("gap", "problem.probe.many");
         }
-        Optional<GapReading> probe = clock.flatMap(c -> gap.map(g -> new GapReading(
-                ProvePages.choice(ProbePlace.values(), parameters.get("place")),
-                c,
-                ProvePages.choice(TyreBody.Face.values(), parameters.get("face")),
-                g.value(),
-                Length.ZERO)));
-        if (problems.isEmpty() && probe.orElseThrow().point(TyreBody.of(now.orElseThrow()))[1] < BEHIND) {
-            problems.put("gap", new ProvePages.Problem(words.say("problem.probe.hub")));
+        ProbePlace place = form.choice("place", ProbePlace.values(), ProbePlace.values()[0]);
+        TyreBody.Face face = form.choice("face", TyreBody.Face.values(), TyreBody.Face.TREAD);
+        Optional<GapReading> probe =
+                clock.flatMap(c -> gap.map(g -> new GapReading(place, c, face, g.value(), Length.ZERO)));
+        if (form.fits() && probe.orElseThrow().point(TyreBody.of(now.orElseThrow()))[1] < BEHIND) {
+            form.problem("gap", "problem.probe.hub");
         }
-        if (!problems.isEmpty()) {
-            ModelAndView page = pages.corner(me, job, corner, parameters, problems);
-            page.setStatus(HttpStatus.valueOf(422));
-            return page;
+        if (!form.fits()) {
+            return pages.corner(me, job, corner, form);
         }
         probes.add(
                 me,
                 job.vehicle().id(),
                 corner,
                 probe.orElseThrow(),
-                gap.orElseThrow().rawIn(me.likes().unit()),
+                form.raw(gap.orElseThrow()),
                 now.orElseThrow(),
                 cases.standing(job).newest());
         return new ModelAndView("redirect:/jobs/" + id + "/prove?corner=" + corner);
@@ -116,33 +102,25 @@ class ProbeController {
         return "redirect:/jobs/" + id + "/prove?corner=" + ProvePages.corner(job, corner);
     }
 
-    private Optional<TapeReading> gap(Person me, String raw, Map<String, ProvePages.Problem> problems) {
-        TapeParse parse = TapeText.parse(raw, me.likes().unit(), me.likes().tape(), TapeText.Allowed.ZERO_OR_MORE);
-        if (parse instanceof TapeParse.Refused refused) {
-            problems.put(
-                    "gap",
-                    new ProvePages.Problem(
-                            Numerals.html(words.refusal(refused, Reader.of(me))),
-                            refused.offers().stream().findFirst().orElse("")));
-            return Optional.empty();
-        }
-        Optional<TapeReading> gap = parse.asReading();
+    private static Optional<TapeReading> gap(Person me, Form form) {
+        Optional<TapeReading> gap = form.needed("gap", TapeText.Allowed.ZERO_OR_MORE, TapeText.LARGEST_HEIGHT);
         if (gap.filter(g -> g.value().compareTo(WIDEST) > 0).isPresent()) {
+            String raw = form.text("gap");
             boolean millimetres = raw.matches("\\d{1,3}") && !me.likes().unit().metric();
-            problems.put(
-                    "gap",
-                    new ProvePages.Problem(
-                            Numerals.html(words.say("problem.probe.wide", Reader.of(me), "read", raw, "most", WIDEST)),
-                            millimetres ? raw + " mm" : ""));
-            return Optional.empty();
+            form.offering("gap", millimetres ? raw + " mm" : "", "problem.probe.wide", "read", raw, "most", WIDEST);
         }
         return gap;
     }
 
     /** Hours from more than 0 to 12, such as 10 or 10.5. */
-    static Optional<Double> clock(String text) {
-        return text.strip().matches("\\d{1,2}([.]\\d{1,2})?")
-                ? Optional.of(Double.parseDouble(text.strip())).filter(c -> c > 0 && c <= 12)
+    static Optional<Double> clock(Form form) {
+        String text = form.text("clock");
+        Optional<Double> clock = text.matches("\\d{1,2}([.]\\d{1,2})?")
+                ? Optional.of(Double.parseDouble(text)).filter(c -> c > 0 && c <= 12)
                 : Optional.empty();
+        if (clock.isEmpty()) {
+            form.problem("clock", "problem.clock", "read", text);
+        }
+        return clock;
     }
 }

@@ -51,7 +51,7 @@ public class Probes {
     }
 
     List<ProbeRow> of(UUID shop, UUID vehicle) {
-        return reads.once(List.of(Probes.class, shop, vehicle), () -> read(shop, vehicle));
+        return reads.ofVehicle(shop, vehicle, List.of(Probes.class, shop, vehicle), () -> read(shop, vehicle));
     }
 
     private List<ProbeRow> read(UUID shop, UUID vehicle) {

@@ -2,21 +2,21 @@ package abbex.app.prove;
 
 import abbex.app.arrive.Job;
 import abbex.app.arrive.Jobs;
+import abbex.app.form.Form;
 import abbex.app.page.Me;
 import abbex.app.page.NotHere;
 import abbex.app.page.Reader;
+import abbex.app.page.Words;
 import abbex.app.people.Person;
 import abbex.core.clearance.Cure.Dose;
 import abbex.core.clearance.Remedy;
 import abbex.core.vehicle.Corner;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Stream;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -31,8 +31,10 @@ class ProveController {
     private final CornerCases cases;
     private final SweepPlans plans;
     private final ProvePages pages;
+    private final Words words;
 
-    ProveController(Jobs jobs, CornerCases cases, SweepPlans plans, ProvePages pages) {
+    ProveController(Jobs jobs, CornerCases cases, SweepPlans plans, ProvePages pages, Words words) {
+        this.words = words;
         this.jobs = jobs;
         this.cases = cases;
         this.plans = plans;
@@ -42,7 +44,7 @@ class ProveController {
     @GetMapping("/jobs/{id}/prove")
     ModelAndView prove(@Me Person me, @PathVariable UUID id, @RequestParam Map<String, String> parameters) {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
-        return pages.corner(me, job, ProvePages.corner(job, parameters.get("corner")), parameters, Map.of());
+        return pages.corner(me, job, ProvePages.corner(job, parameters.get("corner")), new Form(me, words, parameters));
     }
 
     /** The cut alone, as the hand moves. */
@@ -60,15 +62,12 @@ class ProveController {
     ModelAndView range(@Me Person me, @PathVariable UUID id, @RequestParam Map<String, String> parameters) {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
         Corner corner = ProvePages.corner(job, parameters.get("corner"));
-        Map<String, ProvePages.Problem> problems = new LinkedHashMap<>();
-        SweepPlan plan = pages.read(cases.plan(job, corner.end()), parameters, problems);
-        if (!problems.isEmpty()) {
-            ModelAndView page = pages.corner(me, job, corner, parameters, problems);
-            page.setStatus(HttpStatus.valueOf(422));
-            return page;
+        Form form = new Form(me, words, parameters);
+        SweepPlan plan = ProvePages.read(cases.plan(job, corner.end()), form);
+        if (form.fits() && !plans.save(me, job.vehicle().id(), corner.end(), plan, form.edition())) {
+            form.meanwhile(cases.planEdition(job, corner.end()), ProvePages.texts(cases.plan(job, corner.end())));
         }
-        plans.save(me, job.vehicle().id(), corner.end(), plan);
-        return back(id, corner);
+        return form.fits() ? back(id, corner) : pages.corner(me, job, corner, form);
     }
 
     @PostMapping("/jobs/{id}/prove/remedies")

@@ -4,7 +4,6 @@ import abbex.app.drawing.ClockDrawing;
 import abbex.app.page.Reader;
 import abbex.core.clearance.Cure;
 import abbex.core.clearance.ProbeCheck;
-import abbex.core.clearance.Remedies;
 import abbex.core.clearance.Verdict;
 import java.util.List;
 
@@ -70,7 +69,7 @@ public record ProvePage(
                         j.verdict().needed()))
                 .toList();
         boolean wanting = judged.stream().anyMatch(j -> j.verdict().word() != Verdict.Word.CLEAR);
-        List<Cure> cures = wanting ? Remedies.find(corner.house()) : List.of();
+        List<Cure> cures = wanting ? corner.cures() : List.of();
         return new ProvePage(
                 say.spots(corner, judged, reader),
                 cures.stream().map(cure -> say.way(cure, reader)).toList(),

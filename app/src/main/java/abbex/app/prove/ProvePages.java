@@ -4,6 +4,7 @@ import abbex.app.arrive.Job;
 import abbex.app.drawing.CutDrawing;
 import abbex.app.fitment.Fitments;
 import abbex.app.fitment.WheelSet;
+import abbex.app.form.Form;
 import abbex.app.measure.Standing;
 import abbex.app.page.JobHeads;
 import abbex.app.page.Reader;
@@ -30,7 +31,6 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.ModelAndView;
-import org.springframework.web.util.HtmlUtils;
 
 /** Makes the pages of the station: a corner with its cut, and the chips that lead from one to the other. */
 @Component
@@ -52,13 +52,6 @@ public class ProvePages {
         this.cases = cases;
         this.say = say;
         this.words = words;
-    }
-
-    /** A text that was not taken. */
-    public record Problem(String text, String offer) {
-        Problem(String text) {
-            this(text, "");
-        }
     }
 
     /** A corner to choose; a motorcycle has a front and a rear. */
@@ -101,10 +94,10 @@ public class ProvePages {
         return page;
     }
 
-    ModelAndView corner(
-            Person me, Job job, Corner corner, Map<String, String> parameters, Map<String, Problem> problems) {
-        Reader reader = Reader.of(me);
-        ModelAndView page = frame("prove", me, job, corner, "corner");
+    ModelAndView corner(Person me, Job job, Corner corner, Form form) {
+        Reader reader = form.reader();
+        Map<String, String> parameters = form.texts();
+        ModelAndView page = form.on(frame("prove", me, job, corner, "corner"));
         Optional<Fitment> now = fitments.now(job, corner.end());
         Optional<CornerCase> found = chosen(job, corner, parameters);
         page.addObject("corner", corner);
@@ -118,8 +111,7 @@ public class ProvePages {
         page.addObject("height", height(standing, corner, reader));
         page.addObject("missing", missing(job, standing, corner, reader));
         page.addObject("fields", SweepField.values());
-        page.addObject("typed", parameters);
-        page.addObject("problems", problems);
+        page.addObject("edition", cases.planEdition(job, corner.end()));
         page.addObject("probePlaces", ProbePlace.values());
         page.addObject("faces", TyreBody.Face.values());
         page.addObject("likely", likely(corner));
@@ -266,36 +258,26 @@ public class ProvePages {
     }
 
     /** Reads the fields of a plan; what cannot be taken is said. */
-    SweepPlan read(SweepPlan known, Map<String, String> parameters, Map<String, Problem> problems) {
+    static SweepPlan read(SweepPlan known, Form form) {
         Map<SweepField, Double> values = new LinkedHashMap<>(known.values());
         for (SweepField field : SweepField.values()) {
-            String text = parameters.getOrDefault(field.id(), "").strip().replace('−', '-');
-            if (text.isEmpty()) {
-                continue;
-            }
-            boolean fits = text.matches("-?\\d{1,3}([.]\\d{1,3})?")
-                    && Double.parseDouble(text) >= field.least()
-                    && Double.parseDouble(text) <= field.most();
-            if (fits) {
-                values.put(field, Double.parseDouble(text));
-            } else {
-                problems.put(
-                        field.id(),
-                        new Problem(words.say(
-                                "problem.range",
-                                ANY,
-                                "read",
-                                HtmlUtils.htmlEscape(text),
-                                "least",
-                                plain(field.least()),
-                                "most",
-                                plain(field.most()))));
+            if (!form.text(field.id()).isEmpty()) {
+                form.number(field.id(), field.least(), field.most()).ifPresent(value -> values.put(field, value));
             }
         }
-        if (parameters.getOrDefault(SweepField.LOWER.id(), "").isBlank()) {
+        if (form.text(SweepField.LOWER.id()).isEmpty()) {
             values.remove(SweepField.LOWER);
         }
-        return new SweepPlan(values, parameters.containsKey("chains"));
+        return new SweepPlan(values, form.has("chains"));
+    }
+
+    /** What the fields of a plan hold. */
+    static Map<String, String> texts(SweepPlan plan) {
+        Map<String, String> texts = new LinkedHashMap<>();
+        for (SweepField field : SweepField.values()) {
+            texts.put(field.id(), plan.text(field));
+        }
+        return texts;
     }
 
     static String plain(double value) {

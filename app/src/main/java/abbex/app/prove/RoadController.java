@@ -3,9 +3,9 @@ package abbex.app.prove;
 import abbex.app.arrive.Job;
 import abbex.app.arrive.Jobs;
 import abbex.app.fitment.Fitments;
+import abbex.app.form.Form;
 import abbex.app.page.Me;
 import abbex.app.page.NotHere;
-import abbex.app.page.Numerals;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.app.people.Person;
@@ -16,12 +16,10 @@ import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.PerCorner;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -71,32 +69,24 @@ class RoadController {
     @GetMapping("/jobs/{id}/prove/road")
     ModelAndView road(@Me Person me, @PathVariable UUID id) {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
-        return page(me, job, Map.of(), Map.of());
+        return page(me, job, Form.blank(me, words));
     }
 
     @PostMapping("/jobs/{id}/prove/road")
     ModelAndView drive(@Me Person me, @PathVariable UUID id, @RequestParam Map<String, String> parameters) {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
-        Map<String, ProvePages.Problem> problems = new LinkedHashMap<>();
+        Form form = new Form(me, words, parameters);
         List<Corner> asked = job.vehicle().kind().corners();
-        PerCorner<Double> bump = PerCorner.of(
-                corner -> asked.contains(corner) ? number("bump" + corner, MOST_BUMP, parameters, problems) : 0.0);
-        double lean = number("lean", MOST_LEAN, parameters, problems);
-        String note = parameters.getOrDefault("note", "").strip();
-        if (note.length() > LONGEST || note.chars().anyMatch(Character::isISOControl)) {
-            problems.put("note", new ProvePages.Problem(words.say("problem.road.note")));
+        PerCorner<Double> bump = PerCorner.of(corner -> asked.contains(corner)
+                ? form.number("bump" + corner, 0, MOST_BUMP).orElse(0)
+                : 0.0);
+        double lean = form.number("lean", 0, MOST_LEAN).orElse(0);
+        String note = form.line("note", LONGEST);
+        RoadTests.Far far = new RoadTests.Far(bump, form.has("locks"), form.has("hung"), lean, note);
+        if (form.fits() && !roads.drove(me, job, far)) {
+            form.problem("lean", "problem.probe.wheel");
         }
-        RoadTests.Far far =
-                new RoadTests.Far(bump, parameters.containsKey("locks"), parameters.containsKey("hung"), lean, note);
-        if (problems.isEmpty() && !roads.drove(me, job, far)) {
-            problems.put("lean", new ProvePages.Problem(words.say("problem.probe.wheel")));
-        }
-        if (!problems.isEmpty()) {
-            ModelAndView page = page(me, job, parameters, problems);
-            page.setStatus(HttpStatus.valueOf(422));
-            return page;
-        }
-        return back(id);
+        return form.fits() ? back(id) : page(me, job, form);
     }
 
     @PostMapping("/jobs/{id}/prove/road/{drive}/withdraw")
@@ -110,28 +100,22 @@ class RoadController {
     ModelAndView mark(@Me Person me, @PathVariable UUID id, @RequestParam Map<String, String> parameters) {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
         Drive drive = roads.newest(job).orElseThrow(NotHere::new);
-        Map<String, ProvePages.Problem> problems = new LinkedHashMap<>();
+        Form form = new Form(me, words, parameters);
         Corner corner = ProvePages.corner(job, parameters.get("corner"));
-        ProbePlace place = ProvePages.choice(ProbePlace.values(), parameters.get("place"));
-        TyreBody.Face face = ProvePages.choice(TyreBody.Face.values(), parameters.get("face"));
-        Optional<Double> clock = ProbeController.clock(parameters.getOrDefault("clock", ""));
-        if (clock.isEmpty()) {
-            problems.put(
-                    "clock",
-                    new ProvePages.Problem(Numerals.html(
-                            words.say("problem.clock", Reader.of(me), "read", parameters.getOrDefault("clock", "")))));
-        } else if (drive.at(corner, cases.plan(job, corner.end()), cases.standing(job))
-                .mark(place, clock.get(), face)
-                .isEmpty()) {
-            problems.put("clock", new ProvePages.Problem(words.say("problem.mark.reach")));
+        ProbePlace place = form.choice("place", ProbePlace.values(), ProbePlace.values()[0]);
+        TyreBody.Face face = form.choice("face", TyreBody.Face.values(), TyreBody.Face.values()[0]);
+        Optional<Double> clock = ProbeController.clock(form);
+        if (clock.isPresent()
+                && drive.at(corner, cases.plan(job, corner.end()), cases.standing(job))
+                        .mark(place, clock.get(), face)
+                        .isEmpty()) {
+            form.problem("clock", "problem.mark.reach");
         }
         if (drive.marks().size() >= MOST_MARKS) {
-            problems.put("clock", new ProvePages.Problem(words.say("problem.mark.many")));
+            form.problem("clock", "problem.mark.many");
         }
-        if (!problems.isEmpty()) {
-            ModelAndView page = page(me, job, parameters, problems);
-            page.setStatus(HttpStatus.valueOf(422));
-            return page;
+        if (!form.fits()) {
+            return page(me, job, form);
         }
         roads.marked(me, job, corner, place, clock.orElseThrow(), face, parameters.getOrDefault("on", ""));
         return back(id);
@@ -148,22 +132,9 @@ class RoadController {
         return new ModelAndView("redirect:/jobs/" + id + "/prove/road");
     }
 
-    private double number(
-            String name, double most, Map<String, String> parameters, Map<String, ProvePages.Problem> problems) {
-        String text = parameters.getOrDefault(name, "").strip();
-        if (text.matches("\\d{1,3}([.]\\d{1,2})?") && Double.parseDouble(text) <= most) {
-            return Double.parseDouble(text);
-        }
-        problems.put(
-                name,
-                new ProvePages.Problem(Numerals.html(words.say(
-                        "problem.range", ProvePages.ANY, "read", text, "least", "0", "most", ProvePages.plain(most)))));
-        return 0;
-    }
-
-    private ModelAndView page(Person me, Job job, Map<String, String> typed, Map<String, ProvePages.Problem> problems) {
-        Reader reader = Reader.of(me);
-        ModelAndView page = pages.frame("road", me, job, null, "road");
+    private ModelAndView page(Person me, Job job, Form form) {
+        Reader reader = form.reader();
+        ModelAndView page = form.on(pages.frame("road", me, job, null, "road"));
         Optional<Drive> drive = roads.newest(job);
         page.addObject("drive", drive.orElse(null));
         page.addObject(
@@ -181,8 +152,6 @@ class RoadController {
                         .orElse(""));
         page.addObject("parts", parts(job, drive, reader));
         page.addObject("wheels", fitments.now(job, End.FRONT).isPresent());
-        page.addObject("typed", typed);
-        page.addObject("problems", problems);
         page.addObject("probePlaces", ProbePlace.values());
         page.addObject("faces", TyreBody.Face.values());
         page.addObject("seenOn", Drive.SeenOn.values());

@@ -29,6 +29,8 @@ class SweepPlans {
             Stream.of(SweepField.values()).map(SweepField::column).collect(Collectors.joining(", "));
 
     private static final String NEWEST = "select end_of, chains, " + COLUMNS + """
+             , (select count(*) from sweep_plan a
+                 where a.shop_id = p.shop_id and a.vehicle_id = p.vehicle_id and a.end_of = p.end_of) edition
              from sweep_plan p where p.shop_id = :shop and p.vehicle_id = :vehicle
                and not exists (select 1 from sweep_plan n
                                 where n.shop_id = p.shop_id and n.vehicle_id = p.vehicle_id and n.end_of = p.end_of
@@ -67,14 +69,26 @@ class SweepPlans {
     /** A remedy in the plan of a corner. */
     record Taken(UUID id, Corner corner, Dose dose, Instant at) {}
 
+    /** A plan and how often that of its end was saved. */
+    private record Saved(SweepPlan plan, int edition) {}
+
     Optional<SweepPlan> of(UUID shop, UUID vehicle, End end) {
-        return Optional.ofNullable(
-                reads.once(List.of(SweepPlans.class, "plan", shop, vehicle), () -> plans(shop, vehicle))
-                        .get(end));
+        return saved(shop, vehicle, end).map(Saved::plan);
     }
 
-    private Map<End, SweepPlan> plans(UUID shop, UUID vehicle) {
-        Map<End, SweepPlan> plans = new EnumMap<>(End.class);
+    /** How often the plan of an end was saved. */
+    int edition(UUID shop, UUID vehicle, End end) {
+        return saved(shop, vehicle, end).map(Saved::edition).orElse(0);
+    }
+
+    private Optional<Saved> saved(UUID shop, UUID vehicle, End end) {
+        Map<End, Saved> plans = reads.ofVehicle(
+                shop, vehicle, List.of(SweepPlans.class, "plan", shop, vehicle), () -> plans(shop, vehicle));
+        return Optional.ofNullable(plans.get(end));
+    }
+
+    private Map<End, Saved> plans(UUID shop, UUID vehicle) {
+        Map<End, Saved> plans = new EnumMap<>(End.class);
         jdbc.sql(NEWEST)
                 .param("shop", shop.toString())
                 .param("vehicle", vehicle.toString())
@@ -86,9 +100,25 @@ class SweepPlans {
                             values.put(field, value.doubleValue());
                         }
                     }
-                    plans.put(End.valueOf(row.getString("end_of")), new SweepPlan(values, row.getBoolean("chains")));
+                    plans.put(
+                            End.valueOf(row.getString("end_of")),
+                            new Saved(new SweepPlan(values, row.getBoolean("chains")), row.getInt("edition")));
                 });
         return plans;
+    }
+
+    /**
+     * Keeps the plan of an end that was changed from an edition.
+     *
+     * @param from empty when nobody says which
+     * @return false when another was saved meanwhile: nothing is changed then
+     */
+    boolean save(Person by, UUID vehicle, End end, SweepPlan plan, Optional<Integer> from) {
+        if (from.isPresent() && from.get() != edition(by.shop(), vehicle, end)) {
+            return false;
+        }
+        save(by, vehicle, end, plan);
+        return true;
     }
 
     void save(Person by, UUID vehicle, End end, SweepPlan plan) {
@@ -107,7 +137,9 @@ class SweepPlans {
     }
 
     List<Taken> taken(UUID shop, UUID vehicle, Corner corner) {
-        return reads.once(List.of(SweepPlans.class, "taken", shop, vehicle), () -> taken(shop, vehicle)).stream()
+        return reads
+                .ofVehicle(shop, vehicle, List.of(SweepPlans.class, "taken", shop, vehicle), () -> taken(shop, vehicle))
+                .stream()
                 .filter(taken -> taken.corner() == corner)
                 .toList();
     }

@@ -3,6 +3,7 @@ package abbex.app.rules;
 import abbex.app.people.Audit;
 import abbex.app.people.Person;
 import abbex.app.store.Ids;
+import abbex.app.store.Reads;
 import abbex.app.store.Times;
 import abbex.core.figure.Place;
 import abbex.core.heights.Limit;
@@ -11,17 +12,15 @@ import abbex.core.heights.Repeatability;
 import abbex.core.units.Length;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.VehicleKind;
-import com.github.benmanes.caffeine.cache.Caffeine;
-import com.github.benmanes.caffeine.cache.LoadingCache;
 import java.sql.Date;
 import java.time.Clock;
-import java.time.Duration;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -30,12 +29,9 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 
-/** What a shop set for itself. Read by every page with heights on it, so it is kept in memory for some minutes. */
+/** What a shop set for itself. Read by every page with heights on it, so it is kept while nothing of it is written. */
 @Service
 public class Rules {
-    /** Repeats that were read since then do not count yet; a change of the rules counts at once. */
-    private static final Duration KEPT = Duration.ofMinutes(5);
-
     private static final String LIMITS = "select name, raw, nm from shop_limit where shop_id = :shop";
 
     private static final String SET_LIMIT = """
@@ -45,7 +41,10 @@ public class Rules {
 
     private static final String DROP_LIMIT = "delete from shop_limit where shop_id = :shop and name = :name";
 
-    private static final String WALK = "select walk from shop where id = :shop";
+    private static final String SHOP = "select walk, version from shop where id = :shop";
+
+    private static final String NEXT_EDITION =
+            "update shop set version = version + 1 where id = :shop and version = coalesce(:from, version)";
 
     private static final String SET_WALK = "update shop set walk = :walk where id = :shop";
 
@@ -69,8 +68,7 @@ public class Rules {
     private final TransactionTemplate once;
     private final OwnPoints points;
     private final RepeatedReadings repeated;
-    private final LoadingCache<UUID, ShopRules> kept =
-            Caffeine.newBuilder().expireAfterWrite(KEPT).maximumSize(1000).build(this::load);
+    private final Reads reads;
 
     Rules(
             JdbcClient jdbc,
@@ -78,7 +76,9 @@ public class Rules {
             Clock clock,
             TransactionTemplate once,
             OwnPoints points,
-            RepeatedReadings repeated) {
+            RepeatedReadings repeated,
+            Reads reads) {
+        this.reads = reads;
         this.repeated = repeated;
         this.points = points;
         this.jdbc = jdbc;
@@ -88,13 +88,7 @@ public class Rules {
     }
 
     public ShopRules of(UUID shop) {
-        return kept.get(shop);
-    }
-
-    /** Repeats that were read a moment ago count from now on. */
-    ShopRules fresh(UUID shop) {
-        kept.invalidate(shop);
-        return of(shop);
+        return reads.ofShopAndRepeats(shop, List.of(Rules.class, shop), () -> load(shop));
     }
 
     private ShopRules load(UUID shop) {
@@ -105,21 +99,19 @@ public class Rules {
             typed.put(limit, row.getString("raw"));
             own.put(limit, Length.ofNm(row.getLong("nm")));
         });
-        return new ShopRules(
-                Limits.of(own),
-                typed,
-                surveys(shop),
-                Repeatability.pooled(repeated.of(shop)),
-                walk(shop),
-                points.of(shop));
-    }
-
-    private List<Corner> walk(UUID shop) {
-        String walk = jdbc.sql(WALK)
+        return jdbc.sql(SHOP)
                 .param("shop", shop.toString())
-                .query(String.class)
+                .query((row, n) -> new ShopRules(
+                        Limits.of(own),
+                        typed,
+                        surveys(shop),
+                        Repeatability.pooled(repeated.of(shop)),
+                        Stream.of(row.getString("walk").split(" "))
+                                .map(Corner::valueOf)
+                                .toList(),
+                        points.of(shop),
+                        row.getInt("version")))
                 .single();
-        return Stream.of(walk.split(" ")).map(Corner::valueOf).toList();
     }
 
     void walk(Person by, List<Corner> order) {
@@ -131,7 +123,6 @@ public class Rules {
                     .update();
             audit.add(by, Audit.What.WALK_SET, walk);
         });
-        kept.invalidate(by.shop());
     }
 
     private List<FloorSurvey> surveys(UUID shop) {
@@ -179,39 +170,53 @@ public class Rules {
             boolean tyre,
             boolean floor) {
         once.executeWithoutResult(status -> points.add(by, name, kind, vehicle, places, tyre, floor));
-        kept.invalidate(by.shop());
     }
 
     /** It is offered no more; what was read there stays. */
     public void withdraw(Person by, OwnPoint point) {
         once.executeWithoutResult(status -> points.withdraw(by, point));
-        kept.invalidate(by.shop());
     }
 
-    /** Sets the limits that are given and leaves the usual for those that are not. */
-    void set(Person by, Map<Limit, Typed> own) {
+    /**
+     * Sets the limits that are given and leaves the usual for those that are not.
+     *
+     * @param from the edition that was changed; empty when nobody says which
+     * @return false when other limits were saved meanwhile: nothing is changed then
+     */
+    boolean set(Person by, Map<Limit, Typed> own, Optional<Integer> from) {
+        return Boolean.TRUE.equals(once.execute(status -> {
+            int next = jdbc.sql(NEXT_EDITION)
+                    .param("shop", by.shop().toString())
+                    .param("from", from.orElse(null))
+                    .update();
+            if (next == 0) {
+                return false;
+            }
+            set(by, own);
+            return true;
+        }));
+    }
+
+    private void set(Person by, Map<Limit, Typed> own) {
         Map<Limit, String> before = of(by.shop()).typed();
         List<String> changed = new ArrayList<>();
-        once.executeWithoutResult(status -> {
-            for (Limit limit : Limit.values()) {
-                Typed pad = own.get(limit);
-                String was = before.get(limit);
-                if (pad != null && !pad.raw().equals(was)) {
-                    changed.add(limit + " " + pad.raw());
-                    limit(SET_LIMIT, by, limit)
-                            .param("raw", pad.raw())
-                            .param("nm", pad.length().nm())
-                            .update();
-                } else if (pad == null && was != null) {
-                    changed.add(limit + " as usual");
-                    limit(DROP_LIMIT, by, limit).update();
-                }
+        for (Limit limit : Limit.values()) {
+            Typed pad = own.get(limit);
+            String was = before.get(limit);
+            if (pad != null && !pad.raw().equals(was)) {
+                changed.add(limit + " " + pad.raw());
+                limit(SET_LIMIT, by, limit)
+                        .param("raw", pad.raw())
+                        .param("nm", pad.length().nm())
+                        .update();
+            } else if (pad == null && was != null) {
+                changed.add(limit + " as usual");
+                limit(DROP_LIMIT, by, limit).update();
             }
-            if (!changed.isEmpty()) {
-                audit.add(by, Audit.What.LIMITS_SET, String.join(", ", changed));
-            }
-        });
-        kept.invalidate(by.shop());
+        }
+        if (!changed.isEmpty()) {
+            audit.add(by, Audit.What.LIMITS_SET, String.join(", ", changed));
+        }
     }
 
     private JdbcClient.StatementSpec limit(String sql, Person by, Limit limit) {
@@ -244,6 +249,5 @@ public class Rules {
                     .update());
             audit.add(by, pads.isEmpty() ? Audit.What.FLOOR_TAKEN_BACK : Audit.What.FLOOR_SURVEYED, bay);
         });
-        kept.invalidate(by.shop());
     }
 }

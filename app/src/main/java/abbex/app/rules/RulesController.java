@@ -1,5 +1,6 @@
 package abbex.app.rules;
 
+import abbex.app.form.Form;
 import abbex.app.page.Me;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
@@ -16,11 +17,12 @@ import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.LocalDate;
 import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -30,6 +32,9 @@ import org.springframework.web.servlet.ModelAndView;
 /** The lead's page of what the shop sets for itself. */
 @Controller
 class RulesController {
+    /** Nothing that is set here is longer (ours, against slips of the unit). */
+    private static final Length LARGEST = Length.ofInches(12, 0, 1);
+
     private final Rules rules;
     private final Words words;
 
@@ -38,8 +43,8 @@ class RulesController {
         this.words = words;
     }
 
-    /** A limit to set: what is typed, what it is unless somebody sets it, why it was not taken. */
-    public record LimitLine(String name, String title, String text, String usual, String problem) {}
+    /** A limit to set: what is typed, what it is unless somebody sets it. */
+    public record LimitLine(String name, String title, String text, String usual) {}
 
     /** How well a method's points are found: the default, what the shop's own repeats say, what is reckoned with. */
     public record ReadLine(
@@ -47,43 +52,55 @@ class RulesController {
 
     @GetMapping("/rules")
     ModelAndView rules(@Me Person me) {
-        return page(me, new LengthForm(me, words, Map.of()));
+        return page(me, Form.blank(me, words));
     }
 
     @PostMapping("/rules/limits")
     ModelAndView limits(@Me Person me, @RequestParam Map<String, String> typed) {
-        LengthForm form = new LengthForm(me, words, typed);
+        Form form = new Form(me, words, typed);
         Map<Limit, Typed> own = new EnumMap<>(Limit.class);
         for (Limit limit : Limit.values()) {
-            form.read(limit.name()).ifPresent(length -> {
+            read(form, limit.name()).ifPresent(length -> {
                 if (limit.allows(length.length())) {
                     own.put(limit, length);
                 } else {
                     form.problem(
                             limit.name(),
-                            words.say(
-                                    "problem.limit",
-                                    Reader.of(me),
-                                    "read",
-                                    length.raw(),
-                                    "least",
-                                    limit.least(),
-                                    "most",
-                                    limit.most()));
+                            "problem.limit",
+                            "read",
+                            length.raw(),
+                            "least",
+                            limit.least(),
+                            "most",
+                            limit.most());
                 }
             });
         }
         Limits all = form.fits() ? Limits.of(lengths(own)) : Limits.USUAL;
         if (all.of(Limit.SIDES_ACCEPT).compareTo(all.of(Limit.SIDES_GOOD)) < 0) {
-            form.problem(
-                    Limit.SIDES_ACCEPT.name(),
-                    words.say("problem.limit.order", Reader.of(me), "good", all.of(Limit.SIDES_GOOD)));
+            form.problem(Limit.SIDES_ACCEPT.name(), "problem.limit.order", "good", all.of(Limit.SIDES_GOOD));
         }
         if (!form.fits()) {
             return page(me, form);
         }
-        rules.set(me, own);
+        if (!rules.set(me, own, form.edition())
+                && form.meanwhile(rules.of(me.shop()).edition(), standing(me))) {
+            return page(me, form);
+        }
         return new ModelAndView("redirect:/rules?kept=limits");
+    }
+
+    private Map<String, String> standing(Person me) {
+        Map<Limit, String> typed = rules.of(me.shop()).typed();
+        Map<String, String> standing = new LinkedHashMap<>();
+        for (Limit limit : Limit.values()) {
+            standing.put(limit.name(), typed.getOrDefault(limit, ""));
+        }
+        return standing;
+    }
+
+    private static Optional<Typed> read(Form form, String field) {
+        return form.length(field, TapeText.Allowed.ANY, LARGEST).map(read -> new Typed(form.raw(read), read.value()));
     }
 
     private static Map<Limit, Length> lengths(Map<Limit, Typed> own) {
@@ -103,8 +120,8 @@ class RulesController {
                 return new ModelAndView("redirect:/rules?kept=walk");
             }
         }
-        LengthForm form = new LengthForm(me, words, Map.of());
-        form.problem("walk", words.say("problem.choice.unknown", Reader.of(me), "read", walk));
+        Form form = Form.blank(me, words);
+        form.problem("walk", "problem.choice.unknown", "read", walk);
         return page(me, form);
     }
 
@@ -114,17 +131,14 @@ class RulesController {
 
     @PostMapping("/rules/floors")
     ModelAndView floor(@Me Person me, @RequestParam Map<String, String> typed) {
-        LengthForm form = new LengthForm(me, words, typed);
-        String bay = form.text("bay");
-        if (bay.isEmpty() || bay.length() > 20) {
-            form.problem("bay", words.say("problem.bay"));
-        }
+        Form form = new Form(me, words, typed);
+        String bay = form.named("bay", 20, "problem.bay");
         LocalDate since = form.day("since");
         Map<Corner, Typed> pads = new EnumMap<>(Corner.class);
         for (Corner corner : Corner.WALK) {
-            form.read(corner.name()).ifPresent(pad -> pads.put(corner, pad));
+            read(form, corner.name()).ifPresent(pad -> pads.put(corner, pad));
             if (form.text(corner.name()).isEmpty()) {
-                form.problem(corner.name(), words.say("problem.pad", Reader.of(me), "corner", corner));
+                form.problem(corner.name(), "problem.pad", "corner", corner);
             }
         }
         if (!form.fits()) {
@@ -145,10 +159,10 @@ class RulesController {
         return new ModelAndView("redirect:/rules");
     }
 
-    private ModelAndView page(Person me, LengthForm form) {
+    private ModelAndView page(Person me, Form form) {
         Reader reader = Reader.of(me);
-        ShopRules own = rules.fresh(me.shop());
-        ModelAndView page = new ModelAndView("rules", form.fits() ? HttpStatus.OK : HttpStatus.valueOf(422));
+        ShopRules own = rules.of(me.shop());
+        ModelAndView page = form.on(new ModelAndView("rules"));
         page.addObject(
                 "limits",
                 Stream.of(Limit.values()).map(limit -> limit(limit, own, form)).toList());
@@ -163,20 +177,19 @@ class RulesController {
                         .map(walk -> new Way(value(walk), walk.equals(own.walk())))
                         .toList());
         page.addObject("corners", Corner.WALK);
-        page.addObject("form", form);
+        page.addObject("edition", own.edition());
         page.addObject("words", words);
         page.addObject("reads", reads(own.repeatability()));
         page.addObject("enough", Repeatability.ENOUGH);
         return page;
     }
 
-    private LimitLine limit(Limit limit, ShopRules own, LengthForm form) {
+    private LimitLine limit(Limit limit, ShopRules own, Form form) {
         return new LimitLine(
                 limit.name(),
                 words.say("limit." + limit),
-                form.has(limit.name()) ? form.text(limit.name()) : own.typed().getOrDefault(limit, ""),
-                usual(limit.usual()),
-                form.problem(limit.name()));
+                form.text(limit.name(), own.typed().getOrDefault(limit, "")),
+                usual(limit.usual()));
     }
 
     /** On an inch's marks, else in millimetres: rounding it to a tape would say another limit. */

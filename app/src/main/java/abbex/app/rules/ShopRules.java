@@ -30,6 +30,7 @@ import java.util.stream.Stream;
  * @param repeatability how well it finds the points of each method
  * @param points the points that it named, the oldest first
  * @param walk the corners in the order in which it walks round a vehicle
+ * @param edition how often the limits were saved
  */
 public record ShopRules(
         Limits limits,
@@ -37,9 +38,10 @@ public record ShopRules(
         List<FloorSurvey> surveys,
         Repeatability repeatability,
         List<Corner> walk,
-        List<OwnPoint> points) {
+        List<OwnPoint> points,
+        int edition) {
     public static final ShopRules USUAL =
-            new ShopRules(Limits.USUAL, Map.of(), List.of(), Repeatability.USUAL, Corner.WALK, List.of());
+            new ShopRules(Limits.USUAL, Map.of(), List.of(), Repeatability.USUAL, Corner.WALK, List.of(), 0);
 
     /** The points that it named for a vehicle and that are in use. */
     public List<PointMethod> points(VehicleKind kind, UUID vehicle) {

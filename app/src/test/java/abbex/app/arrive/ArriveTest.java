@@ -70,10 +70,10 @@ class ArriveTest {
                     WHEELBASE    | -100 | refusal.MINUS
                     promiseFRONT | 1 17/16 | refusal.IMPROPER
                     promiseToREAR | 1 | problem.promise.first
-                    promiseFRONT | 30 | arrive.take
+                    promiseFRONT | 30 | form.take
                     WHEELBASE    | 104 mm | problem.short
-                    kind         | SPACESHIP | problem.choice
-                    tyreFront    | 12345678901234567890123456789012345678901 | problem.long.40
+                    kind         | SPACESHIP | problem.choice.unknown
+                    tyreFront    | 12345678901234567890123456789012345678901 | problem.long
                     """)
     void a_field_that_cannot_be_taken_says_why_and_keeps_its_text(String field, String text, String says) {
         HttpResponse<String> answer = receive(fresh(), "AR " + fresh().substring(0, 6), field, text);
@@ -156,7 +156,7 @@ class ArriveTest {
         assertTrue(orla.get("/").body().contains("Bay 9"));
         assertTrue(orla.post("/jobs/" + job + "/move", "place", "OUT", "due", "soon")
                 .body()
-                .contains(Said.by("problem.due", "read", "soon")));
+                .contains(Said.by("problem.day", "read", "soon")));
         orla.post("/jobs/" + job + "/move", "place", "GONE");
     }
 }

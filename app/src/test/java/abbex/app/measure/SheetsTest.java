@@ -97,7 +97,8 @@ class SheetsTest {
                 null,
                 "",
                 null,
-                Instant.parse("2026-11-25T09:00:00Z"));
+                Instant.parse("2026-11-25T09:00:00Z"),
+                Job.Edition.FIRST);
     }
 
     private SheetRow newest(Person by) {

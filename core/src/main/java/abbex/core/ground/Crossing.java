@@ -75,7 +75,7 @@ public final class Crossing {
 
     private record Piece(double bound, double low, double high) {}
 
-    private record Here(double air, double station) {}
+    private record Here(double air, double station, Pose pose) {}
 
     /** Takes it all the way; the underline must have a point. */
     public static Least run(Underbody under, Profile ground) {
@@ -94,7 +94,7 @@ public final class Crossing {
     public static Least at(Underbody under, Profile ground, double along) {
         Crossing crossing = new Crossing(under, ground);
         Here here = crossing.here(along);
-        return new Least(here.air(), crossing.at(along), here.station(), under.name(here.station()));
+        return new Least(here.air(), here.pose(), here.station(), under.name(here.station()));
     }
 
     /** From where to where the front wheel goes: from wholly before the profile to wholly past it. */
@@ -195,6 +195,6 @@ public final class Crossing {
                 }
             }
         }
-        return new Here(air, station);
+        return new Here(air, station, pose);
     }
 }

@@ -10,7 +10,9 @@ import abbex.core.vehicle.PerCorner;
 import abbex.core.vehicle.Vehicle;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * How low a vehicle stands: each corner against the reference, its first sheet, on every later sheet, as it stands now and as
@@ -28,7 +30,16 @@ public final class RideHeight {
     private final Limits limits;
     private final List<Contribution> planned;
 
-    private RideHeight(Vehicle vehicle, List<HeightSheet> sheets, Limits limits, List<Contribution> planned) {
+    /** Each pair of sheets is compared once; the plan changes nothing of it. */
+    private final Map<Assessment.Pair, DropSheet> compared;
+
+    private RideHeight(
+            Vehicle vehicle,
+            List<HeightSheet> sheets,
+            Limits limits,
+            List<Contribution> planned,
+            Map<Assessment.Pair, DropSheet> compared) {
+        this.compared = compared;
         this.vehicle = vehicle;
         this.sheets = sheets;
         this.limits = limits;
@@ -41,12 +52,12 @@ public final class RideHeight {
      * @param sheets in order of time, the first being the reference; none for a vehicle that was never measured
      */
     public static RideHeight of(Vehicle vehicle, List<HeightSheet> sheets, Limits limits) {
-        return new RideHeight(vehicle, List.copyOf(sheets), limits, List.of());
+        return new RideHeight(vehicle, List.copyOf(sheets), limits, List.of(), new ConcurrentHashMap<>());
     }
 
     /** The same with other parts in the plan. */
     public RideHeight planning(List<Contribution> parts) {
-        return new RideHeight(vehicle, sheets, limits, List.copyOf(parts));
+        return new RideHeight(vehicle, sheets, limits, List.copyOf(parts), compared);
     }
 
     /** The last sheet, counted from 0; 0 also where there is none. */
@@ -68,9 +79,13 @@ public final class RideHeight {
 
     /** A lip that was moved between the two is taken off, which all sheets together tell; else two sheets are enough. */
     private DropSheet compare(int from, int to) {
-        Assessment.Pair pair = new Assessment.Pair(from, to);
+        return compared.computeIfAbsent(new Assessment.Pair(from, to), this::compare);
+    }
+
+    private DropSheet compare(Assessment.Pair pair) {
         return Lips.worked(sheets, pair).isEmpty()
-                ? DropSheet.compare(vehicle, sheets.get(from), sheets.get(to), Advertised.NOTHING, limits)
+                ? DropSheet.compare(
+                        vehicle, sheets.get(pair.before()), sheets.get(pair.after()), Advertised.NOTHING, limits)
                 : Assessment.of(vehicle, sheets, pair, Advertised.NOTHING, limits)
                         .drops();
     }

@@ -17,19 +17,19 @@ import java.util.List;
 import java.util.Map;
 
 /** Sheets for tests, written as a technician writes them. */
-final class Sheets {
+public final class Sheets {
     static final Graduation TAPE = Graduation.SIXTEENTH_INCH;
 
     private final List<Reading> readings = new ArrayList<>();
     private SheetState state = SheetState.NOT_TAKEN;
     private Basis basis = Basis.USUAL;
 
-    static Sheets sheet() {
+    public static Sheets sheet() {
         return new Sheets();
     }
 
     /** Readings in walking order LF, RF, RR, LR; an empty text is not taken. */
-    Sheets with(Method method, String... walk) {
+    public Sheets with(Method method, String... walk) {
         for (int i = 0; i < walk.length; i++) {
             if (!walk[i].isEmpty()) {
                 at(Corner.WALK.get(i), method, walk[i]);
@@ -75,7 +75,7 @@ final class Sheets {
                 .orElseThrow(() -> new AssertionError(text));
     }
 
-    HeightSheet done() {
+    public HeightSheet done() {
         return HeightSheet.of(state, basis, readings);
     }
 
