@@ -5,7 +5,7 @@ export function firstWrong() {
 
 // What is said at the top names each field as its label does.
 function nameFields() {
-  for (const link of document.querySelectorAll('.refused a')) {
+  for (const link of document.querySelectorAll('.notsaved a')) {
     const label = document.querySelector(`label[for="${CSS.escape(link.hash.slice(1))}"]`);
     if (label) link.prepend(`${label.textContent.trim()}: `);
   }

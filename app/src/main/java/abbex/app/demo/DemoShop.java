@@ -255,7 +255,7 @@ class DemoShop implements FirstShop {
                     sheet,
                     MeasuringPoint.of(
                             Places.of(spot[0]).orElseThrow(),
-                            rules.of(by.shop()).way(spot[1]).orElseThrow()),
+                            rules.ways(by.shop()).of(spot[1]).orElseThrow()),
                     reading.getValue(),
                     Ids.fresh(),
                     from.plusSeconds(20L * minute++));

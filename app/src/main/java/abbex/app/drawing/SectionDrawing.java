@@ -3,6 +3,7 @@ package abbex.app.drawing;
 import static abbex.app.drawing.Elevation.plain;
 import static abbex.app.drawing.Elevation.up;
 
+import abbex.core.units.Length;
 import abbex.core.wheels.Fitment;
 
 /**
@@ -14,7 +15,7 @@ import abbex.core.wheels.Fitment;
  * @param spacer between hub and wheel; empty when there is none
  */
 public record SectionDrawing(String tyre, String rim, String spacer) {
-    private static final double MM_PER_INCH = 25.4;
+    private static final double MM_PER_INCH = Length.MM_PER_INCH.doubleValue();
     private static final double FLANGE = 17;
     private static final double HUB = 62;
 

@@ -16,6 +16,7 @@ import abbex.core.heights.HeightSheet;
 import abbex.core.heights.MeasuringPoint;
 import abbex.core.heights.PointMethod;
 import abbex.core.heights.Round;
+import abbex.core.heights.SheetState;
 import abbex.core.heights.Stage;
 import java.util.Comparator;
 import java.util.List;
@@ -48,10 +49,11 @@ class MeasurePages {
     /**
      * A line of the sheet's state.
      *
-     * @param before what the sheet that it is compared with says
+     * @param label what is to be typed, with its unit
+     * @param like what an empty field shows: what the sheet that it is compared with says, else an example
      * @param choices what there is to choose from; empty when it is typed
      */
-    public record StateLine(String item, String name, String text, String before, List<Choice> choices) {}
+    public record StateLine(String item, String label, String text, String like, List<Choice> choices) {}
 
     /** One thing to choose. */
     public record Choice(String value, String name, boolean chosen) {}
@@ -246,9 +248,18 @@ class MeasurePages {
                             .map(c -> new Choice(c, words.say(StateItem.words(item, c)), c.equals(text)))
                             .toList();
                     String was = choices.isEmpty() ? before.getOrDefault(item, "") : "";
-                    return new StateLine(item, name(item), text, was, choices);
+                    String like = !was.isEmpty()
+                            ? words.say("measure.state.before", form.reader(), "text", was)
+                            : item.equals(StateItem.ARCHES) ? words.say("measure.arches.like") : "";
+                    return new StateLine(item, name(item) + unit(item), text, like, choices);
                 })
                 .toList();
+    }
+
+    private String unit(String item) {
+        return item.startsWith(StateItem.PRESSURE)
+                ? words.say("measure.state.pressure")
+                : item.equals(SheetState.Item.STAND_LEAN.name()) ? words.say("measure.state.degrees") : "";
     }
 
     private String name(String item) {

@@ -3,7 +3,7 @@ package abbex.app.measure;
 import abbex.app.measure.ReadingRow.Act;
 import abbex.app.people.People;
 import abbex.app.people.Person;
-import abbex.app.rules.ShopRules;
+import abbex.app.rules.Ways;
 import abbex.app.store.Ids;
 import abbex.app.store.Times;
 import abbex.core.heights.MeasuringPoint;
@@ -63,13 +63,13 @@ class ReadingLog {
     }
 
     /** What stands on the sheets of some jobs, by sheet. */
-    Map<UUID, List<ReadingRow>> current(UUID shop, Collection<UUID> jobs, ShopRules rules) {
+    Map<UUID, List<ReadingRow>> current(UUID shop, Collection<UUID> jobs, Ways ways) {
         Map<UUID, List<ReadingRow>> readings = new HashMap<>();
         jdbc.sql(CURRENT)
                 .param("shop", shop.toString())
                 .param("jobs", jobs.stream().map(UUID::toString).toList())
                 .query(row -> {
-                    ReadingRow reading = reading(row, rules);
+                    ReadingRow reading = reading(row, ways);
                     readings.computeIfAbsent(reading.sheet(), s -> new ArrayList<>())
                             .add(reading);
                 });
@@ -77,23 +77,23 @@ class ReadingLog {
     }
 
     /** What was stored under a client's id. */
-    Optional<ReadingRow> sent(UUID shop, UUID client, ShopRules rules) {
+    Optional<ReadingRow> sent(UUID shop, UUID client, Ways ways) {
         return jdbc.sql(BY_CLIENT)
                 .param("shop", shop.toString())
                 .param("client", client.toString())
-                .query((row, n) -> reading(row, rules))
+                .query((row, n) -> reading(row, ways))
                 .optional();
     }
 
     /** All that a person ever wrote at a spot, in order. */
-    List<ReadingRow> mine(Person by, SheetRow sheet, MeasuringPoint spot, ShopRules rules) {
+    List<ReadingRow> mine(Person by, SheetRow sheet, MeasuringPoint spot, Ways ways) {
         return jdbc.sql(OF_SPOT)
                 .param("shop", by.shop().toString())
                 .param("sheet", sheet.id().toString())
                 .param("person", by.id().toString())
                 .param("corner", spot.place().code())
                 .param("method", spot.way().code())
-                .query((row, n) -> reading(row, rules))
+                .query((row, n) -> reading(row, ways))
                 .list();
     }
 
@@ -127,7 +127,7 @@ class ReadingLog {
                 .update();
     }
 
-    private static ReadingRow reading(ResultSet row, ShopRules rules) throws SQLException {
+    private static ReadingRow reading(ResultSet row, Ways ways) throws SQLException {
         long nm = row.getLong("value_nm");
         Length value = row.wasNull() ? null : Length.ofNm(nm);
         LengthUnit unit = People.unit(row.getString("bare_unit"));
@@ -138,7 +138,7 @@ class ReadingLog {
                 row.getString("initials"),
                 MeasuringPoint.of(
                         Places.of(row.getString("corner")).orElseThrow(),
-                        rules.way(row.getString("method")).orElseThrow()),
+                        ways.of(row.getString("method")).orElseThrow()),
                 Act.valueOf(row.getString("act")),
                 row.getString("raw"),
                 unit,

@@ -130,7 +130,7 @@ public class Sheets {
             }
         });
         ShopRules own = rules.of(shop);
-        Map<UUID, List<ReadingRow>> readings = log.current(shop, jobs, own);
+        Map<UUID, List<ReadingRow>> readings = log.current(shop, jobs, rules.ways(shop));
         Map<UUID, List<SheetData>> byJob = new HashMap<>();
         sheets.values()
                 .forEach(s -> byJob.computeIfAbsent(s.job(), j -> new ArrayList<>())
@@ -221,7 +221,7 @@ public class Sheets {
     @Transactional
     public Outcome take(Person by, SheetRow sheet, MeasuringPoint spot, String raw, UUID client, Instant at) {
         lock(by.shop(), sheet.id());
-        Optional<ReadingRow> sent = log.sent(by.shop(), client, rules.of(by.shop()));
+        Optional<ReadingRow> sent = log.sent(by.shop(), client, rules.ways(by.shop()));
         if (sent.isPresent()) {
             ReadingRow was = sent.get();
             boolean same = raw.equals(was.raw())
@@ -235,7 +235,7 @@ public class Sheets {
             return new Outcome.Refused(refused);
         }
         TapeReading read = parse.asReading().orElseThrow();
-        ReadingRow last = last(log.mine(by, sheet, spot, rules.of(by.shop())));
+        ReadingRow last = last(log.mine(by, sheet, spot, rules.ways(by.shop())));
         if (last != null && last.stands() && raw.equals(last.raw())) {
             return new Outcome.Stored(true);
         }
@@ -256,7 +256,7 @@ public class Sheets {
     @Transactional
     public boolean undo(Person by, SheetRow sheet, MeasuringPoint spot, Instant at) {
         lock(by.shop(), sheet.id());
-        List<ReadingRow> mine = log.mine(by, sheet, spot, rules.of(by.shop()));
+        List<ReadingRow> mine = log.mine(by, sheet, spot, rules.ways(by.shop()));
         ReadingRow last = last(mine);
         if (last == null || !last.stands()) {
             return false;

@@ -1,5 +1,7 @@
 package abbex.app.measure;
 
+import abbex.core.units.Length;
+
 /**
  * The face of the enlarged tape: one inch or one centimetre of it.
  *
@@ -8,7 +10,7 @@ package abbex.app.measure;
  * @param suffix what has to stand behind a number for it to be read in this unit; empty when a bare one is
  */
 public record TapeFace(int marks, long unitNm, boolean metric, String suffix) {
-    private static final long INCH = 25_400_000;
+    private static final long INCH = Length.NM_PER_INCH;
     private static final long CENTIMETRE = 10_000_000;
 
     static TapeFace of(SheetRow sheet) {

@@ -91,6 +91,11 @@ public class Rules {
         return reads.ofShopAndRepeats(shop, List.of(Rules.class, shop), () -> load(shop));
     }
 
+    /** The ways to measure that a shop knows beside those of every shop: the points that it named. */
+    public Ways ways(UUID shop) {
+        return new Ways(reads.ofShop(shop, List.of(Rules.class, "points", shop), () -> points.of(shop)));
+    }
+
     private ShopRules load(UUID shop) {
         Map<Limit, String> typed = new EnumMap<>(Limit.class);
         Map<Limit, Length> own = new EnumMap<>(Limit.class);
@@ -109,7 +114,7 @@ public class Rules {
                         Stream.of(row.getString("walk").split(" "))
                                 .map(Corner::valueOf)
                                 .toList(),
-                        points.of(shop),
+                        ways(shop).points(),
                         row.getInt("version")))
                 .single();
     }

@@ -3,10 +3,8 @@ package abbex.app.rules;
 import abbex.core.heights.Floor;
 import abbex.core.heights.Limit;
 import abbex.core.heights.Limits;
-import abbex.core.heights.Method;
 import abbex.core.heights.PointMethod;
 import abbex.core.heights.Repeatability;
-import abbex.core.heights.Way;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.VehicleKind;
 import java.time.LocalDate;
@@ -19,7 +17,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
-import java.util.stream.Stream;
 
 /**
  * What a shop set for itself.
@@ -57,18 +54,6 @@ public record ShopRules(
                 .filter(p -> p.of(kind, vehicle))
                 .map(OwnPoint::way)
                 .toList();
-    }
-
-    /** The way to measure of a code: a method, a point that comes with the program, or one of the shop's own. */
-    public Optional<Way> way(String code) {
-        return Stream.<Way>of(Method.values())
-                .filter(m -> m.code().equals(code))
-                .findFirst()
-                .or(() -> PointMethod.of(code))
-                .or(() -> points.stream()
-                        .map(OwnPoint::way)
-                        .filter(p -> p.code().equals(code))
-                        .findFirst());
     }
 
     /** Every way round: from each corner in either direction. */

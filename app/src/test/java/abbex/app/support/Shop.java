@@ -13,9 +13,10 @@ import org.junit.jupiter.api.extension.ExtensionContext;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
 
-/** The application with the demo over a private MariaDB, started once for all tests of a run. */
+/** The application with the demo over a private MariaDB, started once for all tests of a process; several run side by side. */
 public final class Shop implements BeforeAllCallback {
-    private static final Path DATA = Path.of("target", "test-data").toAbsolutePath();
+    private static final String FORK = System.getProperty("abbex.fork", "1");
+    private static final Path DATA = Path.of("target", "test-data-" + FORK).toAbsolutePath();
     private static ConfigurableApplicationContext app;
 
     @Override
@@ -94,10 +95,12 @@ public final class Shop implements BeforeAllCallback {
         try {
             Process process = new ProcessBuilder(command)
                     .redirectErrorStream(true)
-                    .redirectOutput(Path.of("target", "test-database.log").toFile())
+                    .redirectOutput(
+                            Path.of("target", "test-database-" + FORK + ".log").toFile())
                     .start();
             if (!process.waitFor(60, TimeUnit.SECONDS) || process.exitValue() != 0) {
-                throw new IllegalStateException(String.join(" ", command) + " failed, see target/test-database.log");
+                throw new IllegalStateException(
+                        String.join(" ", command) + " failed, see target/test-database-" + FORK + ".log");
             }
         } catch (IOException | InterruptedException e) {
             throw new IllegalStateException(e);

@@ -80,6 +80,7 @@ record Ask(RequestMethod how, String path, double weight, List<String> typed, Li
             get("/", ""),
             get("/about", ""),
             get("/js/words.mjs", ""),
+            get("/app.css", ""),
             get("/no-network", ""),
             get("/account", "must kept"),
             get("/people", ""),

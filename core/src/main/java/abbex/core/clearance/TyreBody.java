@@ -1,5 +1,6 @@
 package abbex.core.clearance;
 
+import abbex.core.units.Length;
 import abbex.core.wheels.Fitment;
 
 /**
@@ -79,7 +80,7 @@ public record TyreBody(double middle, double half, double bead, double outside, 
     }
 
     private static TyreBody of(Fitment fitment, double width, double diameter) {
-        double bead = fitment.wheel().rimCode().doubleValue() * 25.4 / 2;
+        double bead = fitment.wheel().rimCode().doubleValue() * Length.MM_PER_INCH.doubleValue() / 2;
         double height = diameter / 2 - bead;
         double most = Math.min(width / 2, height / 2);
         return new TyreBody(

@@ -76,7 +76,7 @@ public final class Adjustment {
             for (Height height : sheets.get(sheet).all()) {
                 MeasuringPoint spot = height.spot();
                 for (Reading reading : height.readings()) {
-                    Map<String, Double> parts = equations.parts(sheet, spot.corner(), spot.method());
+                    Map<Unknown, Double> parts = equations.parts(sheet, spot.corner(), spot.method());
                     double value = height.by(reading).value().mm();
                     origins(equations, sheet, spot, value);
                     equations.add(parts, value, standard.of(sheet, height, reading));
@@ -100,14 +100,14 @@ public final class Adjustment {
             Optional<Pressure> was = first.pressure(corner);
             Optional<Pressure> is = here.pressure(corner);
             if (was.isPresent() && is.isPresent() && was.get().differsFrom(is.get())) {
-                equations.width("tyre " + sheet + " " + corner, PriorDeviations.FREE);
+                equations.width(new Unknown.Tyre(sheet, corner), PriorDeviations.FREE);
             }
         }
         if (sheets.get(0).state().differs(here, SheetState.Item.BAY)) {
             boolean surveyed = sheets.get(0).basis().floor().isPresent()
                     && sheets.get(sheet).basis().floor().isPresent();
             equations.width(
-                    "twist " + sheet,
+                    new Unknown.Moved(Unknown.Freedom.TWIST, sheet),
                     surveyed ? Math.hypot(freedoms.diagonal(), Floor.SURVEYED_DIAGONAL) / 4 : ANOTHER_FLOOR);
         }
     }
@@ -115,7 +115,7 @@ public final class Adjustment {
     private static void origins(Equations equations, int sheet, MeasuringPoint spot, double value) {
         switch (spot.method()) {
             case GF -> equations.origin(equations.lip(sheet, spot.corner()), value);
-            case FG -> equations.origin("frame " + spot.corner(), value);
+            case FG -> equations.origin(new Unknown.FramePoint(spot.corner()), value);
             default -> {}
         }
     }
@@ -162,8 +162,8 @@ public final class Adjustment {
      * in it. Empty when nothing was read of it.
      */
     public Optional<Estimate> drop(int before, int after, Corner corner, Method method) {
-        Map<String, Double> was = equations.parts(before, corner, method);
-        Map<String, Double> is = equations.parts(after, corner, method);
+        Map<Unknown, Double> was = equations.parts(before, corner, method);
+        Map<Unknown, Double> is = equations.parts(after, corner, method);
         if (!equations.knows(was) || !equations.knows(is)) {
             return Optional.empty();
         }
@@ -176,8 +176,8 @@ public final class Adjustment {
 
     /** How far up the lip of a corner was moved by work on its arch between two sheets; empty when nothing tells. */
     public Optional<Estimate> lip(int before, int after, Corner corner) {
-        Map<String, Double> was = Map.of(equations.lip(before, corner), 1.0);
-        Map<String, Double> is = Map.of(equations.lip(after, corner), 1.0);
+        Map<Unknown, Double> was = Map.of(equations.lip(before, corner), 1.0);
+        Map<Unknown, Double> is = Map.of(equations.lip(after, corner), 1.0);
         return equations.knows(was) && equations.knows(is) ? told(equations.function(is, was)) : Optional.empty();
     }
 
@@ -186,11 +186,11 @@ public final class Adjustment {
      * nose-down. Empty when nothing was read of it.
      */
     public Optional<Estimate> rakeChange(int before, int after, Method method) {
-        Map<String, Double> plus = new HashMap<>();
-        Map<String, Double> minus = new HashMap<>();
+        Map<Unknown, Double> plus = new HashMap<>();
+        Map<Unknown, Double> minus = new HashMap<>();
         for (Corner corner : Corner.WALK) {
-            Map<String, Double> was = equations.parts(before, corner, method);
-            Map<String, Double> is = equations.parts(after, corner, method);
+            Map<Unknown, Double> was = equations.parts(before, corner, method);
+            Map<Unknown, Double> is = equations.parts(after, corner, method);
             if (!equations.knows(was) || !equations.knows(is)) {
                 return Optional.empty();
             }

@@ -1,6 +1,7 @@
 package abbex.core.heights;
 
 import abbex.core.adjust.LeastSquares;
+import abbex.core.heights.Unknown.Freedom;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
 import java.util.ArrayList;
@@ -10,8 +11,8 @@ import java.util.Map;
 import java.util.Set;
 
 /**
- * The equations that tie all readings of a job together: the lips' and frame
- * points' shape, a pose per sheet, loaded, unloaded and rim radii. The first sheet is the datum of the poses.
+ * The equations that tie all readings of a job together: the lips' and frame points' shape, a pose per sheet, loaded,
+ * unloaded and rim radii. The first sheet is the datum of the poses.
  *
  * <p>A lip stands over the ground at shape + heave + pitch·a + roll·b + twist·a·b with a = ±1 front and rear and b = ±1 left
  * and right, so that the diagonal difference is four times the twist.
@@ -25,9 +26,9 @@ final class Equations {
     private final List<Map<Integer, Double>> rows = new ArrayList<>();
     private final List<Double> observed = new ArrayList<>();
     private final List<Double> sigma = new ArrayList<>();
-    private final Map<String, Integer> columns = new LinkedHashMap<>();
-    private final Map<String, Double> origins = new LinkedHashMap<>();
-    private final Map<String, Double> widths = new LinkedHashMap<>();
+    private final Map<Unknown, Integer> columns = new LinkedHashMap<>();
+    private final Map<Unknown, Double> origins = new LinkedHashMap<>();
+    private final Map<Unknown, Double> widths = new LinkedHashMap<>();
     private final List<Integer> wheels = new ArrayList<>();
     private final List<int[]> lips = new ArrayList<>();
     private final List<Tie> ties = new ArrayList<>();
@@ -36,7 +37,7 @@ final class Equations {
     private final double frameRoll;
 
     /** What is known of a sum of unknowns without a reading. */
-    private record Tie(Map<String, Double> parts, double standard) {}
+    private record Tie(Map<Unknown, Double> parts, double standard) {}
 
     /**
      * @param framePitch distance of the frame points from the middle, in half wheelbases
@@ -49,7 +50,7 @@ final class Equations {
     }
 
     /** The same equations with one more observation; these stay as they are. */
-    Equations with(Map<String, Double> parts, double value, double standard) {
+    Equations with(Map<Unknown, Double> parts, double value, double standard) {
         Equations more = new Equations(freedoms, framePitch, frameRoll);
         more.rows.addAll(rows);
         more.observed.addAll(observed);
@@ -77,46 +78,46 @@ final class Equations {
                 sheet == 0 ? new int[Corner.WALK.size()] : lips.get(sheet - 1).clone();
         if (sheet > 0 && !worked.isEmpty()) {
             worked.forEach(corner -> datum[corner.ordinal()]++);
-            same("heave ", sheet, SAME_HEAVE);
-            same("pitch ", sheet, SAME_ANGLE);
-            same("roll ", sheet, SAME_ANGLE);
-            same("twist ", sheet, SAME_ANGLE);
+            same(Freedom.HEAVE, sheet, SAME_HEAVE);
+            same(Freedom.PITCH, sheet, SAME_ANGLE);
+            same(Freedom.ROLL, sheet, SAME_ANGLE);
+            same(Freedom.TWIST, sheet, SAME_ANGLE);
         }
         lips.add(datum);
     }
 
     /** Work on an arch leaves the body where it is. */
-    private void same(String freedom, int sheet, double standard) {
-        Map<String, Double> parts = new LinkedHashMap<>();
-        parts.put(freedom + sheet, 1.0);
+    private void same(Freedom freedom, int sheet, double standard) {
+        Map<Unknown, Double> parts = new LinkedHashMap<>();
+        parts.put(new Unknown.Moved(freedom, sheet), 1.0);
         if (sheet > 1) {
-            parts.put(freedom + (sheet - 1), -1.0);
+            parts.put(new Unknown.Moved(freedom, sheet - 1), -1.0);
         }
         ties.add(new Tie(parts, standard));
     }
 
     /** The lip of a corner as it is on a sheet. */
-    String lip(int sheet, Corner corner) {
-        return "lip " + corner + " " + lips.get(sheet)[corner.ordinal()];
+    Unknown lip(int sheet, Corner corner) {
+        return new Unknown.Lip(corner, lips.get(sheet)[corner.ordinal()]);
     }
 
     /** An unknown that is freer than usual, for a reason that somebody said. */
-    void width(String unknown, double standard) {
+    void width(Unknown unknown, double standard) {
         widths.put(unknown, standard);
     }
 
     /** What a height is made of, each unknown with its factor. */
-    Map<String, Double> parts(int sheet, Corner corner, Method method) {
-        Map<String, Double> parts = new LinkedHashMap<>();
+    Map<Unknown, Double> parts(int sheet, Corner corner, Method method) {
+        Map<Unknown, Double> parts = new LinkedHashMap<>();
         boolean frame = method == Method.FG;
         double a = (corner.end() == End.FRONT ? 1 : -1) * (frame ? framePitch : 1);
         double b = (corner.isLeft() ? 1 : -1) * (frame ? frameRoll : 1);
-        parts.put(frame ? "frame " + corner : lip(sheet, corner), 1.0);
+        parts.put(frame ? new Unknown.FramePoint(corner) : lip(sheet, corner), 1.0);
         if (sheet > 0) {
-            parts.put("heave " + sheet, 1.0);
-            parts.put("pitch " + sheet, a);
-            parts.put("roll " + sheet, b);
-            parts.put("twist " + sheet, a * b);
+            parts.put(new Unknown.Moved(Freedom.HEAVE, sheet), 1.0);
+            parts.put(new Unknown.Moved(Freedom.PITCH, sheet), a);
+            parts.put(new Unknown.Moved(Freedom.ROLL, sheet), b);
+            parts.put(new Unknown.Moved(Freedom.TWIST, sheet), a * b);
         }
         if (method == Method.HF || method == Method.RIM || method == Method.TG) {
             wheel(parts, sheet, corner, method);
@@ -124,42 +125,31 @@ final class Equations {
         return parts;
     }
 
-    private void wheel(Map<String, Double> parts, int sheet, Corner corner, Method method) {
+    private void wheel(Map<Unknown, Double> parts, int sheet, Corner corner, Method method) {
         int set = wheels.get(sheet);
-        String of = set + " ";
-        parts.put("loaded " + of + corner.end(), -1.0);
-        parts.put("sides " + of + corner.end(), corner.isLeft() ? -1.0 : 1.0);
+        parts.put(new Unknown.Loaded(set, corner.end()), -1.0);
+        parts.put(new Unknown.Sides(set, corner.end()), corner.isLeft() ? -1.0 : 1.0);
         if (sheet > set) {
-            parts.put("tyres " + sheet, -1.0);
-            parts.put("tyre " + sheet + " " + corner, -1.0);
+            parts.put(new Unknown.Tyres(sheet), -1.0);
+            parts.put(new Unknown.Tyre(sheet, corner), -1.0);
         }
         if (method == Method.RIM) {
-            parts.put("rim " + of + corner.end(), 1.0);
-            parts.put("wheel " + of + corner, 1.0);
+            parts.put(new Unknown.Rim(set, corner.end()), 1.0);
+            parts.put(new Unknown.Wheel(set, corner), 1.0);
         }
         if (method == Method.TG) {
-            parts.put("radius " + of + corner.end(), -1.0);
-            parts.put("tread " + of + corner, -1.0);
+            parts.put(new Unknown.Radius(set, corner.end()), -1.0);
+            parts.put(new Unknown.Tread(set, corner), -1.0);
         }
     }
 
     /** The width within which an unknown stays by itself. */
-    private double prior(String unknown) {
-        if (widths.containsKey(unknown)) {
-            return widths.get(unknown);
-        }
-        return switch (unknown.substring(0, unknown.indexOf(' '))) {
-            case "twist" -> freedoms.diagonal() / 4;
-            case "sides" -> freedoms.sides() / 2;
-            case "tyres" -> freedoms.tyresOfSheet();
-            case "tyre" -> freedoms.tyre();
-            case "wheel" -> freedoms.wheel();
-            case "tread" -> freedoms.tread();
-            default -> PriorDeviations.FREE;
-        };
+    private double prior(Unknown unknown) {
+        Double said = widths.get(unknown);
+        return said == null ? unknown.prior(freedoms) : said;
     }
 
-    void add(Map<String, Double> parts, double value, double standard) {
+    void add(Map<Unknown, Double> parts, double value, double standard) {
         Map<Integer, Double> row = new LinkedHashMap<>();
         parts.forEach((unknown, factor) -> row.put(column(unknown), factor));
         rows.add(row);
@@ -199,7 +189,7 @@ final class Equations {
     /** How many readings the free unknowns use up: one for each that the readings settle. */
     double used(LeastSquares fit) {
         double used = 0;
-        for (Map.Entry<String, Integer> column : columns.entrySet()) {
+        for (Map.Entry<Unknown, Integer> column : columns.entrySet()) {
             double width = prior(column.getKey());
             if (width >= PriorDeviations.FREE) {
                 used += 1 - fit.covariance(column.getValue(), column.getValue()) / (width * width);
@@ -208,28 +198,28 @@ final class Equations {
         return used;
     }
 
-    private int column(String unknown) {
+    private int column(Unknown unknown) {
         return columns.computeIfAbsent(unknown, u -> columns.size());
     }
 
     /** Where a free unknown is looked for, so that its wide prior pulls at nothing. */
-    void origin(String unknown, double value) {
+    void origin(Unknown unknown, double value) {
         origins.putIfAbsent(unknown, value);
     }
 
     /** A difference of two heights as a function of the unknowns; empty coefficients for what nothing was said of. */
-    double[] function(Map<String, Double> plus, Map<String, Double> minus) {
+    double[] function(Map<Unknown, Double> plus, Map<Unknown, Double> minus) {
         double[] function = new double[columns.size()];
         plus.forEach((unknown, factor) -> put(function, unknown, factor));
         minus.forEach((unknown, factor) -> put(function, unknown, -factor));
         return function;
     }
 
-    boolean knows(Map<String, Double> parts) {
+    boolean knows(Map<Unknown, Double> parts) {
         return columns.keySet().containsAll(parts.keySet());
     }
 
-    private void put(double[] function, String unknown, double factor) {
+    private void put(double[] function, Unknown unknown, double factor) {
         Integer column = columns.get(unknown);
         if (column != null) {
             function[column] += factor;

@@ -11,7 +11,13 @@ import java.math.RoundingMode;
  */
 public record Length(long nm) implements Comparable<Length> {
     public static final Length ZERO = new Length(0);
-    static final long NM_PER_INCH = 25_400_000;
+    /** The inch: every other place that needs it asks here or {@link LengthUnit#INCH}. */
+    public static final long NM_PER_INCH = 25_400_000;
+
+    /** The same in millimetres, exact. */
+    public static final BigDecimal MM_PER_INCH =
+            BigDecimal.valueOf(NM_PER_INCH, 6).stripTrailingZeros();
+
     static final long NM_PER_MM = 1_000_000;
     /** Nanometres in 1/64 in, the finest mark of any tape. */
     public static final long NM_PER_64TH = NM_PER_INCH / 64;

@@ -52,7 +52,6 @@ public record TyreSize(
         }
     }
 
-    private static final BigDecimal MM_PER_INCH = new BigDecimal("25.4");
     private static final BigDecimal HUNDRED = BigDecimal.valueOf(100);
 
     /** UN R30: a tyre grows in service to 1.04 times its section height and width (from memory). */
@@ -101,7 +100,7 @@ public record TyreSize(
     public BigDecimal measuringRim() {
         double a = aspect.doubleValue();
         double coefficient = a >= 75 ? 0.7 : a >= 60 ? 0.75 : a >= 50 ? 0.8 : a >= 45 ? 0.85 : a >= 30 ? 0.9 : 0.92;
-        double halves = Math.rint(nominalWidth().mm() * coefficient / 25.4 * 2);
+        double halves = Math.rint(nominalWidth().mm() * coefficient / Length.MM_PER_INCH.doubleValue() * 2);
         return BigDecimal.valueOf(halves).divide(BigDecimal.valueOf(2), 1, RoundingMode.UNNECESSARY);
     }
 
@@ -166,7 +165,7 @@ public record TyreSize(
     }
 
     private static BigDecimal inches(BigDecimal in) {
-        return in.multiply(MM_PER_INCH);
+        return in.multiply(Length.MM_PER_INCH);
     }
 
     private static Length mm(BigDecimal mm) {

@@ -17,8 +17,6 @@ import java.util.Optional;
  * @param spacer between hub and mounting face; nought when there is none
  */
 public record Wheel(BigDecimal width, BigDecimal rimCode, Length offset, Length spacer) {
-    private static final BigDecimal MM_PER_INCH = new BigDecimal("25.4");
-
     /** Height of a J flange over the bead seat, in mm (ETRTO, from memory). */
     private static final double FLANGE = 17.3;
 
@@ -56,13 +54,13 @@ public record Wheel(BigDecimal width, BigDecimal rimCode, Length offset, Length 
     public BigDecimal backspacingIn() {
         return width.add(BigDecimal.ONE)
                 .divide(BigDecimal.valueOf(2), 6, RoundingMode.HALF_EVEN)
-                .add(offset.in(LengthUnit.MILLIMETRE).divide(MM_PER_INCH, 6, RoundingMode.HALF_EVEN));
+                .add(offset.in(LengthUnit.MILLIMETRE).divide(Length.MM_PER_INCH, 6, RoundingMode.HALF_EVEN));
     }
 
     /** Offset of a wheel that is said by its backspacing; the inverse of {@link #backspacingIn()}, to a hundredth of a millimetre. */
     static Length offset(BigDecimal width, BigDecimal backspacing) {
         BigDecimal in = backspacing.subtract(width.add(BigDecimal.ONE).divide(BigDecimal.valueOf(2)));
-        return Length.of(in.multiply(MM_PER_INCH).setScale(2, RoundingMode.HALF_EVEN), LengthUnit.MILLIMETRE);
+        return Length.of(in.multiply(Length.MM_PER_INCH).setScale(2, RoundingMode.HALF_EVEN), LengthUnit.MILLIMETRE);
     }
 
     /** Radius of the rim's outer edge; empty for a diameter that the table does not have. */

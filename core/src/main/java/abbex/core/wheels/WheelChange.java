@@ -33,8 +33,6 @@ public record WheelChange(
         double diameterPercent,
         Figure<Double> speedometerPercent,
         List<Finding> findings) {
-    private static final BigDecimal MM_PER_INCH = new BigDecimal("25.4");
-
     /** A rim so much narrower or wider than the measuring rim is asked about (common practice, no published source). */
     private static final BigDecimal RIM_OFF = BigDecimal.ONE;
 
@@ -181,6 +179,6 @@ public record WheelChange(
     }
 
     private static Length inches(BigDecimal in) {
-        return Length.of(in.multiply(MM_PER_INCH), LengthUnit.MILLIMETRE);
+        return Length.of(in.multiply(Length.MM_PER_INCH), LengthUnit.MILLIMETRE);
     }
 }
