@@ -90,6 +90,9 @@ final class FormerInputs {
         }
     }
 
+    private static final List<String> WALK = List.of("LF", "RF", "RR", "LR");
+
+    private final List<Fact> bumps = new ArrayList<>();
     private final Map<Integer, String> stages;
     private final List<Low> lows;
 
@@ -116,6 +119,7 @@ final class FormerInputs {
                 facts.add(fact(name, text).orElseGet(() -> Fact.of(Kind.OTHER, List.of(name), text)));
             }
         });
+        facts.add(bumps);
         said.forEach((seq, stage) -> facts.add(Fact.of(Kind.STAGE, List.of(seq.toString()), stage)));
         return facts;
     }
@@ -249,19 +253,18 @@ final class FormerInputs {
                 .findFirst();
     }
 
-    private static Optional<Fact> drive(String text) {
+    private Optional<Fact> drive(String text) {
         Matcher drive = DRIVE.matcher(text);
         if (!drive.matches()) {
             return Optional.empty();
         }
-        List<String> far = new ArrayList<>();
-        for (int corner = 1; corner <= 4; corner++) {
-            far.add(plain(drive.group(corner)));
+        for (int corner = 0; corner < WALK.size(); corner++) {
+            bumps.add(Fact.of(Kind.ROAD_BUMP, List.of(WALK.get(corner)), plain(drive.group(corner + 1))));
         }
-        far.addAll(List.of(
+        List<String> far = List.of(
                 Boolean.toString(drive.group(5) != null),
                 Boolean.toString(drive.group(6) != null),
-                plain(drive.group(7))));
+                plain(drive.group(7)));
         return Optional.of(new Fact(Kind.ROAD_TEST, List.of(), far));
     }
 }

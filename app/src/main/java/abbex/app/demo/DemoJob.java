@@ -13,8 +13,8 @@ import abbex.core.heights.Method;
 import abbex.core.vehicle.Architecture;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
-import abbex.core.vehicle.PerCorner;
 import abbex.core.vehicle.VehicleKind;
+import abbex.core.vehicle.WheelPlace;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
@@ -93,7 +93,7 @@ final class DemoJob {
     }
 
     /** A probed gap: corner, place, clock, face, gap. */
-    DemoJob probed(Corner corner, ProbePlace where, double clock, TyreBody.Face face, String gap) {
+    DemoJob probed(WheelPlace corner, ProbePlace where, double clock, TyreBody.Face face, String gap) {
         probes.add(new Probed(corner, where, clock, face, gap));
         return this;
     }
@@ -106,12 +106,13 @@ final class DemoJob {
 
     /** A drive: how far up each corner went, in mm, and the lean in degrees; to both locks. */
     DemoJob drove(double lf, double rf, double rr, double lr, double lean, String note) {
-        drive = new RoadTests.Far(new PerCorner<>(lf, rf, rr, lr), true, true, lean, note);
+        drive = new RoadTests.Far(
+                Map.of(Corner.LF, lf, Corner.RF, rf, Corner.RR, rr, Corner.LR, lr), true, true, lean, note);
         return this;
     }
 
     /** What the drive left. */
-    DemoJob marked(Corner corner, ProbePlace where, double clock, TyreBody.Face face, String seenOn) {
+    DemoJob marked(WheelPlace corner, ProbePlace where, double clock, TyreBody.Face face, String seenOn) {
         marks.add(new Probed(corner, where, clock, face, seenOn));
         return this;
     }
@@ -132,7 +133,7 @@ final class DemoJob {
         return this;
     }
 
-    record Probed(Corner corner, ProbePlace place, double clock, TyreBody.Face face, String gap) {}
+    record Probed(WheelPlace corner, ProbePlace place, double clock, TyreBody.Face face, String gap) {}
 
     /** A set of wheels; what is blank is not said. */
     DemoJob wheels(

@@ -13,7 +13,6 @@ import static abbex.core.heights.Method.HF;
 import static abbex.core.heights.Method.RIM;
 import static abbex.core.heights.Method.TG;
 import static abbex.core.vehicle.Corner.LF;
-import static abbex.core.vehicle.Corner.LR;
 import static abbex.core.vehicle.Corner.RF;
 import static abbex.core.vehicle.Corner.RR;
 import static abbex.core.vehicle.End.FRONT;
@@ -23,6 +22,7 @@ import abbex.app.arrive.Job.Place;
 import abbex.core.clearance.ProbePlace;
 import abbex.core.clearance.TyreBody.Face;
 import abbex.core.vehicle.Architecture;
+import abbex.core.vehicle.End;
 import java.util.List;
 import java.util.Map;
 
@@ -176,9 +176,9 @@ final class DemoStories {
                 .says("Ansa Rook", "both feet flat on the ground", "22,480 mi")
                 .wheels(NOW, "as built", "130/80B17 65H", "3.5Jx17 ET0", "", "160/70B17 73V", "4.5Jx17 ET0")
                 .wheels(PLANNED, "wider rear", "130/80B17 65H", "3.5Jx17 ET0", "", "180/65B17 81H", "5Jx17 ET0")
-                .probed(LR, ProbePlace.HUGGER, 12, Face.TREAD, "3 1/8")
-                .probed(LR, ProbePlace.SWINGARM, 9, Face.TREAD, "1 1/4")
-                .probed(LR, ProbePlace.SWINGARM, 9, Face.INNER_SIDEWALL, "7/8")
+                .probed(End.REAR, ProbePlace.HUGGER, 12, Face.TREAD, "3 1/8")
+                .probed(End.REAR, ProbePlace.SWINGARM, 9, Face.TREAD, "1 1/4")
+                .probed(End.REAR, ProbePlace.SWINGARM, 9, Face.INNER_SIDEWALL, "7/8")
                 .further(REAR, 12)
                 .stands(Place.BAY, "Bay 4", "jorun", 0)
                 .at("AX", "front 21 3/8", "rear 16 1/4")

@@ -4,9 +4,7 @@ import abbex.core.heights.Contribution;
 import abbex.core.heights.RideHeight;
 import abbex.core.heights.Stage;
 import abbex.core.units.Estimate;
-import abbex.core.vehicle.Corner;
-import abbex.core.vehicle.End;
-import abbex.core.vehicle.PerCorner;
+import abbex.core.vehicle.WheelPlace;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -28,36 +26,22 @@ public record Standing(List<UUID> sheets, Optional<Stage> newestStage, RideHeigh
         return sheets.isEmpty() ? Optional.empty() : Optional.of(sheets.get(sheets.size() - 1));
     }
 
-    /** How far a corner had come down when something was measured, mm; what was measured before any sheet was as arrived. */
-    public double at(@Nullable UUID sheet, Corner corner) {
-        return mm(heights.at(index(sheet), corner));
+    /** How far a place had come down when something was measured, mm; what was measured before any sheet was as arrived. */
+    public double at(@Nullable UUID sheet, WheelPlace place) {
+        return mm(heights.at(index(sheet), place));
     }
 
-    /** The mean of an end. */
-    public double at(@Nullable UUID sheet, End end) {
-        return mm(heights.end(end, heights.at(index(sheet))));
+    public double now(WheelPlace place) {
+        return mm(heights.now(place));
     }
 
-    public double now(Corner corner) {
-        return mm(heights.now(corner));
+    public double planned(WheelPlace place) {
+        return mm(heights.planned(place));
     }
 
-    public double now(End end) {
-        return mm(heights.end(end, heights.now()));
-    }
-
-    public double planned(Corner corner) {
-        return mm(heights.planned(corner));
-    }
-
-    public double planned(End end) {
-        PerCorner<Estimate> planned = heights.planned();
-        return mm(heights.end(end, planned));
-    }
-
-    /** A corner's present height is told by no reading of the newest sheet. */
-    public boolean missing(Corner corner) {
-        return heights.missing().contains(corner);
+    /** The present height of a wheel's place is told by no reading of the newest sheet. */
+    public boolean missing(WheelPlace place) {
+        return heights.missing().contains(place);
     }
 
     private int index(@Nullable UUID sheet) {

@@ -12,7 +12,7 @@ import abbex.core.clearance.Remedy;
 import abbex.core.clearance.RoadTest;
 import abbex.core.clearance.Verdict;
 import abbex.core.units.Length;
-import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.WheelPlace;
 import abbex.core.wheels.Fitment;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -33,7 +33,7 @@ import org.jspecify.annotations.Nullable;
  * @param standing how low the vehicle stands and is planned, which its sheets and the plan tell
  */
 record CornerCase(
-        Corner corner,
+        WheelPlace corner,
         List<Known> known,
         Fitment planned,
         SweepPlan plan,
@@ -78,7 +78,7 @@ record CornerCase(
     }
 
     static CornerCase of(
-            Corner corner,
+            WheelPlace corner,
             List<ProbeRow> probes,
             Fitment planned,
             SweepPlan plan,
@@ -123,7 +123,7 @@ record CornerCase(
     }
 
     /** What nothing that was driven reaches still left its mark: it counts as touching where it stands. */
-    private static LocatedGap touching(Drive.Mark mark, Drive drive, Corner corner, Standing standing) {
+    private static LocatedGap touching(Drive.Mark mark, Drive drive, WheelPlace corner, Standing standing) {
         return new LocatedGap(
                 new GapReading(mark.place(), mark.clock(), mark.face(), Length.ZERO, Length.ZERO),
                 drive.on().get(corner.end()),

@@ -6,8 +6,8 @@ import abbex.app.measure.RideHeights;
 import abbex.app.measure.Standing;
 import abbex.app.store.Reads;
 import abbex.core.heights.Contribution;
-import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
+import abbex.core.vehicle.WheelPlace;
 import abbex.core.wheels.Fitment;
 import java.util.ArrayList;
 import java.util.List;
@@ -62,14 +62,14 @@ class CornerCases {
     }
 
     /** What is planned, else what stands there; empty while nobody has said what stands there. */
-    Optional<CornerCase> of(Job job, Corner corner) {
+    Optional<CornerCase> of(Job job, WheelPlace corner) {
         return fitments.planned(job, corner.end())
                 .or(() -> fitments.now(job, corner.end()))
                 .map(planned -> of(job, corner, planned));
     }
 
     /** The same for other wheels. */
-    CornerCase of(Job job, Corner corner, Fitment planned) {
+    CornerCase of(Job job, WheelPlace corner, Fitment planned) {
         return reads.ofVehicle(
                 job.shop(),
                 job.vehicle().id(),
@@ -77,7 +77,7 @@ class CornerCases {
                 () -> read(job, corner, planned));
     }
 
-    private CornerCase read(Job job, Corner corner, Fitment planned) {
+    private CornerCase read(Job job, WheelPlace corner, Fitment planned) {
         return CornerCase.of(
                 corner,
                 probes.of(job.shop(), job.vehicle().id()).stream()

@@ -8,10 +8,9 @@ import abbex.app.store.Times;
 import abbex.core.clearance.ProbePlace;
 import abbex.core.clearance.TyreBody;
 import abbex.core.units.Length;
-import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
-import abbex.core.vehicle.PerCorner;
 import abbex.core.vehicle.PerEnd;
+import abbex.core.vehicle.WheelPlace;
 import abbex.core.wheels.Fitment;
 import abbex.core.wheels.TyreSize;
 import abbex.core.wheels.Wheel;
@@ -19,6 +18,7 @@ import java.math.BigDecimal;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Clock;
+import java.util.Collections;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -43,11 +43,11 @@ class Drives {
               join person p on p.id = r.person_id
               join road_bump b on b.shop_id = r.shop_id and b.road_test_id = r.id
               join road_fitment f on f.shop_id = r.shop_id and f.road_test_id = r.id
-                                 and f.end_of = if(b.corner in ('LF', 'RF'), 'FRONT', 'REAR')
+                                 and f.end_of = if(b.corner in ('LF', 'RF', 'FRONT'), 'FRONT', 'REAR')
               left join road_mark m on m.shop_id = r.shop_id and m.road_test_id = r.id
                     and not exists (select 1 from withdrawal w where w.shop_id = m.shop_id and w.of_id = m.id)
               left join person q on q.id = m.person_id
-             order by m.made_at, m.id
+             order by b.corner, m.made_at, m.id
             """;
 
     private static final String ADD = """
@@ -95,7 +95,7 @@ class Drives {
             return Optional.empty();
         }
         Drive drive = corners.get(0).drive();
-        Map<Corner, Double> bump = new EnumMap<>(Corner.class);
+        Map<WheelPlace, Double> bump = new LinkedHashMap<>();
         Map<End, Fitment> on = new EnumMap<>(End.class);
         Map<UUID, Drive.Mark> marks = new LinkedHashMap<>();
         corners.forEach(at -> {
@@ -105,7 +105,7 @@ class Drives {
         });
         return Optional.of(new Drive(
                 drive.id(),
-                PerCorner.of(corner -> bump.getOrDefault(corner, 0.0)),
+                Collections.unmodifiableMap(bump),
                 drive.locks(),
                 drive.hung(),
                 drive.lean(),
@@ -118,7 +118,7 @@ class Drives {
     }
 
     /** A corner of a drive and a mark somewhere on it; the drive says what is the same at all. */
-    private record At(Drive drive, Corner corner, double bump, Fitment on, Optional<Drive.Mark> mark) {}
+    private record At(Drive drive, WheelPlace corner, double bump, Fitment on, Optional<Drive.Mark> mark) {}
 
     private static At at(ResultSet row) throws SQLException {
         Fitment on = new Fitment(
@@ -129,7 +129,7 @@ class Drives {
                 TyreSize.parse(row.getString("tyre")).asSize().orElseThrow());
         Drive drive = new Drive(
                 Ids.id(row, "id"),
-                PerCorner.of(corner -> 0.0),
+                Map.of(),
                 row.getBoolean("locks"),
                 row.getBoolean("hung"),
                 row.getBigDecimal("lean_deg").doubleValue(),
@@ -141,7 +141,7 @@ class Drives {
                 Times.instant(row, "made_at"));
         return new At(
                 drive,
-                Corner.valueOf(row.getString("corner")),
+                WheelPlace.named(row.getString("corner")).orElseThrow(),
                 row.getBigDecimal("bump_mm").doubleValue(),
                 on,
                 row.getString("mark_id") == null ? Optional.empty() : Optional.of(mark(row)));
@@ -150,7 +150,7 @@ class Drives {
     private static Drive.Mark mark(ResultSet row) throws SQLException {
         return new Drive.Mark(
                 Ids.id(row, "mark_id"),
-                Corner.valueOf(row.getString("mark_corner")),
+                WheelPlace.named(row.getString("mark_corner")).orElseThrow(),
                 ProbePlace.valueOf(row.getString("place")),
                 row.getBigDecimal("clock").doubleValue(),
                 TyreBody.Face.valueOf(row.getString("face")),
@@ -161,11 +161,10 @@ class Drives {
     /**
      * Keeps a drive; its id, marks, initials and time are made here.
      *
-     * @param corners that have a wheel
      * @param lowered how far each end had come down as the sheets said then, mm: for the list of proven fitments
      */
     @Transactional
-    public UUID add(Person by, UUID vehicle, Drive drive, List<Corner> corners, PerEnd<Double> lowered) {
+    public UUID add(Person by, UUID vehicle, Drive drive, PerEnd<Double> lowered) {
         UUID id = Ids.fresh();
         jdbc.sql(ADD)
                 .param("id", id.toString())
@@ -179,14 +178,13 @@ class Drives {
                 .param("person", by.id().toString())
                 .param("at", Times.column(clock.instant()))
                 .update();
-        for (Corner corner : corners) {
-            jdbc.sql(BUMP)
-                    .param("shop", by.shop().toString())
-                    .param("id", id.toString())
-                    .param("corner", corner.name())
-                    .param("bump", drive.bump().get(corner))
-                    .update();
-        }
+        drive.bump()
+                .forEach((place, bump) -> jdbc.sql(BUMP)
+                        .param("shop", by.shop().toString())
+                        .param("id", id.toString())
+                        .param("corner", place.name())
+                        .param("bump", bump)
+                        .update());
         drive.on()
                 .forEach((end, on) -> jdbc.sql(ON)
                         .param("shop", by.shop().toString())

@@ -14,7 +14,7 @@ import abbex.core.clearance.TyreBody;
 import abbex.core.units.Length;
 import abbex.core.units.TapeReading;
 import abbex.core.units.TapeText;
-import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.WheelPlace;
 import abbex.core.wheels.Fitment;
 import java.util.Map;
 import java.util.Optional;
@@ -56,7 +56,7 @@ class ProbeController {
     @PostMapping("/jobs/{id}/prove/probes")
     ModelAndView probe(@Me Person me, @PathVariable UUID id, @RequestParam Map<String, String> parameters) {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
-        Corner corner = ProvePages.corner(job, parameters.get("corner"));
+        WheelPlace corner = ProvePages.corner(job, parameters.get("corner"));
         Form form = new Form(me, words, parameters);
         Optional<Fitment> now = fitments.now(job, corner.end());
         if (now.isEmpty()) {

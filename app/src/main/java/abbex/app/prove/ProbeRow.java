@@ -1,7 +1,7 @@
 package abbex.app.prove;
 
 import abbex.core.clearance.GapReading;
-import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.WheelPlace;
 import abbex.core.wheels.Fitment;
 import java.time.Instant;
 import java.util.UUID;
@@ -18,7 +18,7 @@ import org.jspecify.annotations.Nullable;
  */
 record ProbeRow(
         UUID id,
-        Corner corner,
+        WheelPlace corner,
         GapReading probe,
         String raw,
         Fitment measured,

@@ -9,7 +9,7 @@ import abbex.core.clearance.GapReading;
 import abbex.core.clearance.ProbePlace;
 import abbex.core.clearance.TyreBody;
 import abbex.core.units.Length;
-import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.WheelPlace;
 import abbex.core.wheels.Fitment;
 import abbex.core.wheels.TyreSize;
 import abbex.core.wheels.Wheel;
@@ -60,7 +60,7 @@ public class Probes {
                 .param("vehicle", vehicle.toString())
                 .query((row, n) -> new ProbeRow(
                         Ids.id(row, "id"),
-                        Corner.valueOf(row.getString("corner")),
+                        WheelPlace.named(row.getString("corner")).orElseThrow(),
                         new GapReading(
                                 ProbePlace.valueOf(row.getString("place")),
                                 row.getBigDecimal("clock").doubleValue(),
@@ -88,7 +88,7 @@ public class Probes {
     public void add(
             Person by,
             UUID vehicle,
-            Corner corner,
+            WheelPlace corner,
             GapReading probe,
             String raw,
             Fitment measured,

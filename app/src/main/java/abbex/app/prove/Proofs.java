@@ -7,8 +7,8 @@ import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.core.clearance.Eye;
 import abbex.core.clearance.ProbePlace;
-import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
+import abbex.core.vehicle.WheelPlace;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
@@ -50,7 +50,7 @@ public class Proofs {
         List<Proof> proofs = new ArrayList<>();
         for (CornerCase corner : known(job)) {
             proofs.add(new Proof(
-                    Words.capital(words.word(job.vehicle().kind().called(corner.corner()), reader)),
+                    Words.capital(words.word(corner.corner(), reader)),
                     say.spots(corner, corner.judged(), reader),
                     say.inPlan(corner),
                     say.driven(corner, reader),
@@ -60,7 +60,7 @@ public class Proofs {
     }
 
     private List<CornerCase> known(Job job) {
-        return job.vehicle().kind().corners().stream()
+        return job.vehicle().kind().wheelPlaces().stream()
                 .flatMap(corner -> cases.of(job, corner).stream())
                 .filter(c -> !c.known().isEmpty())
                 .toList();
@@ -96,7 +96,7 @@ public class Proofs {
                     p.probe().face().name()));
         }
         drives.newest(job.shop(), job.vehicle().id()).ifPresent(drive -> facts.addAll(drive(drive)));
-        for (Corner corner : job.vehicle().kind().corners()) {
+        for (WheelPlace corner : job.vehicle().kind().wheelPlaces()) {
             cases.of(job, corner).stream()
                     .flatMap(c -> c.taken().stream())
                     .forEach(t -> facts.add(Fact.of(
@@ -109,13 +109,13 @@ public class Proofs {
     }
 
     private static List<Fact> drive(Drive drive) {
-        List<String> far = new ArrayList<>();
-        for (Corner corner : Corner.WALK) {
-            far.add(plain(drive.bump().get(corner)));
-        }
-        far.addAll(List.of(Boolean.toString(drive.locks()), Boolean.toString(drive.hung()), plain(drive.lean())));
         List<Fact> facts = new ArrayList<>();
-        facts.add(new Fact(Fact.Kind.ROAD_TEST, List.of(), far));
+        facts.add(new Fact(
+                Fact.Kind.ROAD_TEST,
+                List.of(),
+                List.of(Boolean.toString(drive.locks()), Boolean.toString(drive.hung()), plain(drive.lean()))));
+        drive.bump()
+                .forEach((place, bump) -> facts.add(Fact.of(Fact.Kind.ROAD_BUMP, List.of(place.name()), plain(bump))));
         drive.marks()
                 .forEach(m -> facts.add(Fact.of(
                         Fact.Kind.ROAD_MARK,
@@ -124,7 +124,7 @@ public class Proofs {
         return facts;
     }
 
-    private static List<String> at(Corner corner, ProbePlace place, double clock) {
+    private static List<String> at(WheelPlace corner, ProbePlace place, double clock) {
         return List.of(corner.name(), place.name(), plain(clock));
     }
 

@@ -10,7 +10,7 @@ import abbex.app.page.Words;
 import abbex.app.people.Person;
 import abbex.core.clearance.Cure.Dose;
 import abbex.core.clearance.Remedy;
-import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.WheelPlace;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -61,7 +61,7 @@ class ProveController {
     @PostMapping("/jobs/{id}/prove/range")
     ModelAndView range(@Me Person me, @PathVariable UUID id, @RequestParam Map<String, String> parameters) {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
-        Corner corner = ProvePages.corner(job, parameters.get("corner"));
+        WheelPlace corner = ProvePages.corner(job, parameters.get("corner"));
         Form form = new Form(me, words, parameters);
         SweepPlan plan = ProvePages.read(cases.plan(job, corner.end()), form);
         if (form.fits() && !plans.save(me, job.vehicle().id(), corner.end(), plan, form.edition())) {
@@ -73,7 +73,7 @@ class ProveController {
     @PostMapping("/jobs/{id}/prove/remedies")
     ModelAndView take(@Me Person me, @PathVariable UUID id, @RequestParam Map<String, String> parameters) {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
-        Corner corner = ProvePages.corner(job, parameters.get("corner"));
+        WheelPlace corner = ProvePages.corner(job, parameters.get("corner"));
         doses(parameters.getOrDefault("doses", ""))
                 .forEach(dose -> plans.take(me, job.vehicle().id(), corner, dose));
         return back(id, corner);
@@ -90,7 +90,7 @@ class ProveController {
         return back(id, ProvePages.corner(job, corner));
     }
 
-    private static ModelAndView back(UUID id, Corner corner) {
+    private static ModelAndView back(UUID id, WheelPlace corner) {
         return new ModelAndView("redirect:/jobs/" + id + "/prove?corner=" + corner);
     }
 

@@ -17,7 +17,8 @@ import abbex.core.motion.Pose;
 import abbex.core.motion.Range;
 import abbex.core.units.Graduation;
 import abbex.core.units.LengthUnit;
-import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.End;
+import abbex.core.vehicle.WheelPlace;
 import abbex.core.wheels.Fitment;
 import java.math.BigDecimal;
 import java.time.ZoneOffset;
@@ -77,13 +78,13 @@ public class ProvePages {
     public record Cut(CutDrawing drawing, List<Here> here, String nearest) {}
 
     /** Chips, head and names that every page of the station has. */
-    public ModelAndView frame(String view, Person me, Job job, @Nullable Corner corner, String tab) {
+    public ModelAndView frame(String view, Person me, Job job, @Nullable WheelPlace corner, String tab) {
         List<ProbeRow> all = probes.of(me.shop(), job.vehicle().id());
         ModelAndView page = new ModelAndView(view);
         page.addObject("head", heads.head(me.shop(), job.id(), "prove", Reader.of(me)));
         page.addObject(
                 "corners",
-                job.vehicle().kind().corners().stream()
+                job.vehicle().kind().wheelPlaces().stream()
                         .map(c -> new Chip(
                                 c.name(),
                                 name(job, c),
@@ -94,7 +95,7 @@ public class ProvePages {
         return page;
     }
 
-    ModelAndView corner(Person me, Job job, Corner corner, Form form) {
+    ModelAndView corner(Person me, Job job, WheelPlace corner, Form form) {
         Reader reader = form.reader();
         Map<String, String> parameters = form.texts();
         ModelAndView page = form.on(frame("prove", me, job, corner, "corner"));
@@ -123,7 +124,7 @@ public class ProvePages {
     }
 
     /** How low the corner stands by the sheets, and is planned. */
-    private String height(Standing standing, Corner corner, Reader reader) {
+    private String height(Standing standing, WheelPlace corner, Reader reader) {
         return words.say(
                 "prove.height",
                 reader,
@@ -134,7 +135,7 @@ public class ProvePages {
     }
 
     /** The reading that would tell how low the corner stands; empty when the newest sheet tells. */
-    private String missing(Job job, Standing standing, Corner corner, Reader reader) {
+    private String missing(Job job, Standing standing, WheelPlace corner, Reader reader) {
         return standing.missing(corner)
                 ? words.say(
                         "prove.height.missing",
@@ -142,12 +143,12 @@ public class ProvePages {
                         "stage",
                         standing.newestStage().orElseThrow(),
                         "corner",
-                        job.vehicle().kind().called(corner))
+                        corner)
                 : "";
     }
 
     /** The corner with the set of wheels that is asked for, else with what is planned. */
-    Optional<CornerCase> chosen(Job job, Corner corner, Map<String, String> parameters) {
+    Optional<CornerCase> chosen(Job job, WheelPlace corner, Map<String, String> parameters) {
         return fitments.sets(job).stream()
                 .filter(s -> s.id().toString().equals(parameters.get("set")))
                 .findFirst()
@@ -157,7 +158,7 @@ public class ProvePages {
     }
 
     /** Every set of wheels with what becomes of it at a corner where something is known. */
-    private List<SetChip> sets(Job job, Corner corner, @Nullable String asked) {
+    private List<SetChip> sets(Job job, WheelPlace corner, @Nullable String asked) {
         List<SetChip> chips = new ArrayList<>();
         for (WheelSet set : fitments.sets(job)) {
             set.fitment(corner.end())
@@ -181,12 +182,12 @@ public class ProvePages {
         return f.tyre().text() + ", " + f.wheel().text();
     }
 
-    String name(Job job, Corner corner) {
-        return job.vehicle().kind().singleTrack() ? Words.capital(words.say("end." + corner.end())) : corner.name();
+    String name(Job job, WheelPlace corner) {
+        return corner instanceof End ? Words.capital(words.say("end." + corner.name())) : corner.name();
     }
 
     /** For each half hour from 0.5 to 12 the most likely part at each face: ordinals, faces apart by commas. */
-    private static String likely(Corner corner) {
+    private static String likely(WheelPlace corner) {
         StringBuilder all = new StringBuilder();
         for (int half = 1; half <= 24; half++) {
             for (TyreBody.Face face : TyreBody.Face.values()) {
@@ -235,7 +236,7 @@ public class ProvePages {
                 Math.toRadians(number(parameters.get("steer"))),
                 Math.toRadians(number(parameters.get("roll")))));
         CutDrawing drawing =
-                CutDrawing.of(house.cut(pose), house.planned(), corner.corner().isLeft(), range.bump());
+                CutDrawing.of(house.cut(pose), house.planned(), corner.corner().fromLeft(), range.bump());
         List<CornerCase.Judged> judged = corner.judged();
         List<Here> here = new ArrayList<>();
         for (int i = 0; i < judged.size(); i++) {
@@ -289,10 +290,16 @@ public class ProvePages {
         return Stream.of(all).filter(e -> e.name().equals(text)).findFirst().orElse(all[0]);
     }
 
-    static Corner corner(Job job, @Nullable String text) {
-        return job.vehicle().kind().corners().stream()
-                .filter(c -> c.name().equals(text))
-                .findFirst()
-                .orElse(Corner.LF);
+    static WheelPlace corner(Job job, @Nullable String text) {
+        List<? extends WheelPlace> places = job.vehicle().kind().wheelPlaces();
+        // A corner of a single track is its end: so its addresses were written once.
+        Optional<WheelPlace> asked = Optional.ofNullable(text).flatMap(WheelPlace::named);
+        for (WheelPlace place : places) {
+            if (asked.filter(p -> p == place || !places.contains(p) && p.end() == place.end())
+                    .isPresent()) {
+                return place;
+            }
+        }
+        return places.get(0);
     }
 }

@@ -253,7 +253,7 @@ class ProveWords {
                 drive.locks() ? "driven.locks" : "driven.straight",
                 reader,
                 "bump",
-                Long.toString(Math.round(drive.bump().get(corner.corner()))),
+                Long.toString(Math.round(drive.bump().getOrDefault(corner.corner(), 0.0))),
                 "lean",
                 BigDecimal.valueOf(drive.lean()).stripTrailingZeros().toPlainString());
         return words.say(touched ? "driven.marked" : "driven.part", reader, "day", day, "by", drive.by(), "far", far);

@@ -12,10 +12,10 @@ import abbex.app.people.Person;
 import abbex.core.clearance.ProbePlace;
 import abbex.core.clearance.TyreBody;
 import abbex.core.clearance.Verdict;
-import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
-import abbex.core.vehicle.PerCorner;
+import abbex.core.vehicle.WheelPlace;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -76,10 +76,10 @@ class RoadController {
     ModelAndView drive(@Me Person me, @PathVariable UUID id, @RequestParam Map<String, String> parameters) {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
         Form form = new Form(me, words, parameters);
-        List<Corner> asked = job.vehicle().kind().corners();
-        PerCorner<Double> bump = PerCorner.of(corner -> asked.contains(corner)
-                ? form.number("bump" + corner, 0, MOST_BUMP).orElse(0)
-                : 0.0);
+        Map<WheelPlace, Double> bump = new LinkedHashMap<>();
+        for (WheelPlace place : job.vehicle().kind().wheelPlaces()) {
+            bump.put(place, form.number("bump" + place.name(), 0, MOST_BUMP).orElse(0));
+        }
         double lean = form.number("lean", 0, MOST_LEAN).orElse(0);
         String note = form.line("note", LONGEST);
         RoadTests.Far far = new RoadTests.Far(bump, form.has("locks"), form.has("hung"), lean, note);
@@ -101,7 +101,7 @@ class RoadController {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
         Drive drive = roads.newest(job).orElseThrow(NotHere::new);
         Form form = new Form(me, words, parameters);
-        Corner corner = ProvePages.corner(job, parameters.get("corner"));
+        WheelPlace corner = ProvePages.corner(job, parameters.get("corner"));
         ProbePlace place = form.choice("place", ProbePlace.values(), ProbePlace.values()[0]);
         TyreBody.Face face = form.choice("face", TyreBody.Face.values(), TyreBody.Face.values()[0]);
         Optional<Double> clock = ProbeController.clock(form);
@@ -160,7 +160,7 @@ class RoadController {
 
     private List<Part> parts(Job job, Optional<Drive> drive, Reader reader) {
         List<Part> parts = new ArrayList<>();
-        for (Corner corner : job.vehicle().kind().corners()) {
+        for (WheelPlace corner : job.vehicle().kind().wheelPlaces()) {
             Optional<CornerCase> found = cases.of(job, corner);
             List<String> chalk = found.map(c -> c.judged().stream()
                             .filter(j -> j.verdict().word() != Verdict.Word.CLEAR)
@@ -176,7 +176,7 @@ class RoadController {
         return parts;
     }
 
-    private List<Seen> seen(Drive drive, Corner corner, Optional<CornerCase> found, Reader reader) {
+    private List<Seen> seen(Drive drive, WheelPlace corner, Optional<CornerCase> found, Reader reader) {
         return drive.marks().stream()
                 .filter(m -> m.corner() == corner)
                 .map(m -> new Seen(

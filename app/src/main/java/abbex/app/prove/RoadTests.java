@@ -7,10 +7,9 @@ import abbex.app.measure.Standing;
 import abbex.app.people.Person;
 import abbex.core.clearance.ProbePlace;
 import abbex.core.clearance.TyreBody;
-import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
-import abbex.core.vehicle.PerCorner;
 import abbex.core.vehicle.PerEnd;
+import abbex.core.vehicle.WheelPlace;
 import abbex.core.wheels.Fitment;
 import java.time.Instant;
 import java.util.EnumMap;
@@ -37,8 +36,8 @@ public class RoadTests {
         this.cases = cases;
     }
 
-    /** How far was driven: bump by corner in mm, whether to both locks, whether it hung before, lean in degrees. */
-    public record Far(PerCorner<Double> bump, boolean locks, boolean hung, double lean, String note) {}
+    /** How far was driven: bump of each wheel in mm, whether to both locks, whether it hung before, lean in degrees. */
+    public record Far(Map<WheelPlace, Double> bump, boolean locks, boolean hung, double lean, String note) {}
 
     /** Keeps a drive on the wheels that stand on the vehicle; false when nobody has said which those are. */
     public boolean drove(Person by, Job job, Far far) {
@@ -62,7 +61,6 @@ public class RoadTests {
                         List.of(),
                         by.initials(),
                         Instant.EPOCH),
-                job.vehicle().kind().corners(),
                 PerEnd.of(standing::now));
         return true;
     }
@@ -73,7 +71,7 @@ public class RoadTests {
 
     /** Keeps a mark of the newest drive; nothing happens when there was none. */
     public void marked(
-            Person by, Job job, Corner corner, ProbePlace place, double clock, TyreBody.Face face, String seenOn) {
+            Person by, Job job, WheelPlace corner, ProbePlace place, double clock, TyreBody.Face face, String seenOn) {
         newest(job)
                 .ifPresent(drive -> drives.mark(
                         by,

@@ -10,9 +10,9 @@ import abbex.core.motion.StraightMotion;
 import abbex.core.units.Estimate;
 import abbex.core.units.Length;
 import abbex.core.units.Uncertainty;
-import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.VehicleKind;
+import abbex.core.vehicle.WheelPlace;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -71,9 +71,9 @@ public record SweepPlan(Map<SweepField, Double> values, boolean chains) {
         return chains ? Worn.CHAINS : Worn.NOTHING;
     }
 
-    Motion motion(Corner corner) {
+    Motion motion(WheelPlace corner) {
         // Toe-out turns a left wheel to the left and a right one to the right.
-        double side = corner.isLeft() ? -1 : 1;
+        double side = corner.fromLeft() ? -1 : 1;
         return new StraightMotion(
                 Range.of(
                         corner,

@@ -7,8 +7,8 @@ import abbex.app.store.Reads;
 import abbex.app.store.Times;
 import abbex.core.clearance.Cure.Dose;
 import abbex.core.clearance.Remedy;
-import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
+import abbex.core.vehicle.WheelPlace;
 import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.Instant;
@@ -67,7 +67,7 @@ class SweepPlans {
     }
 
     /** A remedy in the plan of a corner. */
-    record Taken(UUID id, Corner corner, Dose dose, Instant at) {}
+    record Taken(UUID id, WheelPlace corner, Dose dose, Instant at) {}
 
     /** A plan and how often that of its end was saved. */
     private record Saved(SweepPlan plan, int edition) {}
@@ -136,7 +136,7 @@ class SweepPlans {
         save.update();
     }
 
-    List<Taken> taken(UUID shop, UUID vehicle, Corner corner) {
+    List<Taken> taken(UUID shop, UUID vehicle, WheelPlace corner) {
         return reads
                 .ofVehicle(shop, vehicle, List.of(SweepPlans.class, "taken", shop, vehicle), () -> taken(shop, vehicle))
                 .stream()
@@ -150,13 +150,13 @@ class SweepPlans {
                 .param("vehicle", vehicle.toString())
                 .query((row, n) -> new Taken(
                         Ids.id(row, "id"),
-                        Corner.valueOf(row.getString("corner")),
+                        WheelPlace.named(row.getString("corner")).orElseThrow(),
                         new Dose(Remedy.valueOf(row.getString("remedy")), row.getInt("steps")),
                         Times.instant(row, "made_at")))
                 .list();
     }
 
-    void take(Person by, UUID vehicle, Corner corner, Dose dose) {
+    void take(Person by, UUID vehicle, WheelPlace corner, Dose dose) {
         jdbc.sql(TAKE)
                 .param("id", Ids.fresh().toString())
                 .param("shop", by.shop().toString())

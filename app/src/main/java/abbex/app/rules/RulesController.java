@@ -121,7 +121,7 @@ class RulesController {
             }
         }
         Form form = Form.blank(me, words);
-        form.problem("walk", "problem.choice.unknown", "read", walk);
+        form.problem("way", "problem.choice.unknown", "read", walk);
         return page(me, form);
     }
 

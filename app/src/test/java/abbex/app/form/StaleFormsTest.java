@@ -132,7 +132,7 @@ class StaleFormsTest {
                     302,
                     lead.post("/rules/limits", with(limits, "SIDES_GOOD", "1/8"))
                             .statusCode());
-            told(lead.post("/rules/limits", with(limits, "SIDES_GOOD", "3/16")), "3/16", "1/8 in");
+            told(lead.post("/rules/limits", with(limits, "SIDES_GOOD", "3/16")), "3/16", "1/8");
         } finally {
             lead.post("/rules/limits");
         }
@@ -140,7 +140,7 @@ class StaleFormsTest {
         try {
             assertEquals(
                     302, lead.post("/gaps/set", with(gaps, "STRUT", "5/16")).statusCode());
-            told(lead.post("/gaps/set", with(gaps, "STRUT", "3/8")), "3/8", "5/16 in");
+            told(lead.post("/gaps/set", with(gaps, "STRUT", "3/8")), "3/8", "5/16");
         } finally {
             lead.post("/gaps/set");
         }

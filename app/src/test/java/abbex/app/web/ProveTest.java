@@ -412,7 +412,7 @@ class ProveTest {
         assertThat(page.locator(".sets")).containsText("as it came, 17 in: " + Said.by("verdict.CLOSE"));
         screen.open("/jobs/" + Jobs.id("VB 2-094") + "/prove?corner=LF");
         assertThat(place("Liner, rear, 2.5 o’clock")).containsText(Said.by("verdict.TOUCHES"));
-        screen.open("/jobs/" + Jobs.id("MQ 381") + "/prove?corner=LR");
+        screen.open("/jobs/" + Jobs.id("MQ 381") + "/prove?corner=REAR");
         assertThat(place("Hugger, 12 o’clock")).containsText(Said.by("verdict.TOUCHES"));
         screen.open("/jobs/" + Jobs.id("LE 3-275") + "/prove/road");
         assertThat(page.locator(".proved")).containsText("Liner, front, 9.5 o’clock");

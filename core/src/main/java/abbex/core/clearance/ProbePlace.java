@@ -1,7 +1,7 @@
 package abbex.core.clearance;
 
 import abbex.core.figure.Place;
-import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.WheelPlace;
 import java.util.Locale;
 
 /**
@@ -59,11 +59,11 @@ public enum ProbePlace implements Place {
      *
      * @param clock hours as seen from outside, 12 on top
      */
-    public static ProbePlace likely(Corner corner, double clock, TyreBody.Face face) {
+    public static ProbePlace likely(WheelPlace wheel, double clock, TyreBody.Face face) {
         boolean top = clock >= 10.5 || clock <= 1.5;
         boolean low = clock > 4 && clock < 8;
         // Who looks at a left wheel from outside has the front on the left.
-        boolean ahead = corner.isLeft() == clock > 6;
+        boolean ahead = wheel.fromLeft() == clock > 6;
         ProbePlace liner = ahead ? LINER_FRONT : LINER_REAR;
         return switch (face) {
             case OUTER_SHOULDER, OUTER_SIDEWALL -> FENDER_LIP;
@@ -73,10 +73,10 @@ public enum ProbePlace implements Place {
     }
 
     /** The hour where it is usually looked at. */
-    public double usualClock(Corner corner) {
+    public double usualClock(WheelPlace wheel) {
         return switch (this) {
-            case LINER_FRONT -> corner.isLeft() ? 9.5 : 2.5;
-            case LINER_REAR -> corner.isLeft() ? 2.5 : 9.5;
+            case LINER_FRONT -> wheel.fromLeft() ? 9.5 : 2.5;
+            case LINER_REAR -> wheel.fromLeft() ? 2.5 : 9.5;
             case INNER_ARCH -> 11;
             case STRUT, SPRING_PERCH -> 1;
             case CONTROL_ARM, SWAY_LINK -> 6;

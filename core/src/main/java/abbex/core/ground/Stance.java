@@ -53,8 +53,7 @@ public record Stance(Underbody planned, Underbody lifted, List<Outline> outlines
     public record Told(List<HeightSheet> sheets, RideHeight ride, PerEnd<Optional<Length>> drops) {
         /** How far an end is to come down from where it stands now, mm. */
         double further(End end) {
-            return ride.end(end, ride.planned()).value().mm()
-                    - ride.end(end, ride.now()).value().mm();
+            return ride.planned(end).value().mm() - ride.now(end).value().mm();
         }
 
         /** Static loaded radius of an end, mm; empty when neither heights nor the tyre's free diameter tell. */

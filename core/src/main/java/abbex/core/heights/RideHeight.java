@@ -6,21 +6,22 @@ import abbex.core.units.Length;
 import abbex.core.units.Uncertainty;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
-import abbex.core.vehicle.PerCorner;
 import abbex.core.vehicle.Vehicle;
+import abbex.core.vehicle.WheelPlace;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Function;
 
 /**
  * How low a vehicle stands: each corner against the reference, its first sheet, on every later sheet, as it stands now and as
  * it is planned. Drops are positive down. Everything that was measured at some stance says by its sheet at which; nobody
  * types how much lower that was.
  *
- * <p>Between two sheets it is the drop that their comparison shows: by the hub before what has the tyre in it. A
- * motorcycle's two wheels are its left corners.
+ * <p>Between two sheets it is the drop that their comparison shows: by the hub before what has the tyre in it. An end that
+ * carries two wheels stands as low as the mean of its sides.
  */
 public final class RideHeight {
     private static final Estimate NONE = new Estimate(Length.ZERO, Uncertainty.NONE);
@@ -65,15 +66,15 @@ public final class RideHeight {
         return Math.max(0, sheets.size() - 1);
     }
 
-    /** How far a corner came down between two sheets; empty where no reading tells. */
-    public Optional<Estimate> between(int from, int to, Corner corner) {
+    /** How far a wheel's place came down between two sheets; empty where no reading tells. */
+    public Optional<Estimate> between(int from, int to, WheelPlace place) {
         if (from == to) {
             return Optional.of(NONE);
         }
         DropSheet drops = compare(from, to);
-        return (vehicle.kind().singleTrack()
-                        ? drops.ends().get(corner.end()).drop()
-                        : drops.corners().get(corner).best())
+        return (place instanceof Corner corner
+                        ? drops.corners().get(corner).best()
+                        : drops.ends().get(place.end()).drop())
                 .map(Figure::value);
     }
 
@@ -90,66 +91,53 @@ public final class RideHeight {
                         .drops();
     }
 
-    /** The newest sheet up to one whose readings tell how low a corner stands; the reference itself always does. */
-    private int told(int sheet, Corner corner) {
+    /** The newest sheet up to one whose readings tell how low a place stands; the reference itself always does. */
+    private int told(int sheet, WheelPlace place) {
         for (int i = Math.min(sheet, newest()); i > 0; i--) {
-            if (between(0, i, corner).isPresent()) {
+            if (between(0, i, place).isPresent()) {
                 return i;
             }
         }
         return 0;
     }
 
-    /** How far a corner had come down from the reference on a sheet, by the last readings up to then that tell. */
-    public Estimate at(int sheet, Corner corner) {
-        return between(0, told(sheet, corner), corner).orElse(NONE);
+    /** How far a place had come down from the reference on a sheet, by the last readings up to then that tell. */
+    public Estimate at(int sheet, WheelPlace place) {
+        return of(place, wheel -> between(0, told(sheet, wheel), wheel).orElse(NONE));
     }
 
-    /** How far a corner has come down from the reference by the newest readings that tell. */
-    public Estimate now(Corner corner) {
-        return at(newest(), corner);
+    /** How far a place has come down from the reference by the newest readings that tell. */
+    public Estimate now(WheelPlace place) {
+        return at(newest(), place);
     }
 
-    /** The sheets on which a corner's height is not told though the vehicle was lowered by then. */
-    public boolean unknown(int sheet, Corner corner) {
-        return sheet > 0 && sheet <= newest() && told(sheet, corner) != sheet;
+    /** True when a place's height is not told by a sheet though the vehicle was lowered by then. */
+    public boolean unknown(int sheet, WheelPlace place) {
+        return sheet > 0 && sheet <= newest() && told(sheet, place) != sheet;
     }
 
-    /** How far a corner is to come down from the reference: by the parts of its end; as it stands where none is planned. */
-    public Estimate planned(Corner corner) {
-        List<Estimate> drops = new ArrayList<>();
-        for (Contribution part : planned) {
-            if (part.place() == corner.end()) {
-                drops.add(part.drop());
-            }
-        }
-        return drops.stream().reduce(Estimate::plus).orElseGet(() -> now(corner));
+    /** How far a place is to come down from the reference: by the parts of its end; as it stands where none is planned. */
+    public Estimate planned(WheelPlace place) {
+        return of(
+                place,
+                wheel -> planned.stream()
+                        .filter(part -> part.place() == wheel.end())
+                        .map(Contribution::drop)
+                        .reduce(Estimate::plus)
+                        .orElseGet(() -> now(wheel)));
     }
 
-    /** The mean of the sides of an end. */
-    public Estimate end(End end, PerCorner<Estimate> corners) {
-        return vehicle.kind().singleTrack()
-                ? corners.get(end.left())
-                : Estimate.mean(corners.get(end.left()), corners.get(end.right()));
+    /** Of the wheel that stands there, else the mean of the two sides of an end. */
+    private Estimate of(WheelPlace place, Function<WheelPlace, Estimate> wheel) {
+        return place instanceof End end && !vehicle.kind().singleTrack()
+                ? Estimate.mean(wheel.apply(end.left()), wheel.apply(end.right()))
+                : wheel.apply(place);
     }
 
-    /** Every corner on a sheet. */
-    public PerCorner<Estimate> at(int sheet) {
-        return PerCorner.of(corner -> at(sheet, corner));
-    }
-
-    public PerCorner<Estimate> now() {
-        return at(newest());
-    }
-
-    public PerCorner<Estimate> planned() {
-        return PerCorner.of(this::planned);
-    }
-
-    /** The corners whose present height no reading of the newest sheet tells. */
-    public List<Corner> missing() {
-        return vehicle.kind().corners().stream()
-                .filter(corner -> unknown(newest(), corner))
-                .toList();
+    /** The places of wheels whose present height no reading of the newest sheet tells. */
+    public List<WheelPlace> missing() {
+        List<WheelPlace> missing = new ArrayList<>(vehicle.kind().wheelPlaces());
+        missing.removeIf(place -> !unknown(newest(), place));
+        return missing;
     }
 }

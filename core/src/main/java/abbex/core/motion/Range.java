@@ -1,7 +1,7 @@
 package abbex.core.motion;
 
-import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
+import abbex.core.vehicle.WheelPlace;
 
 /**
  * How far the wheel may go.
@@ -19,10 +19,10 @@ public record Range(double droop, double bump, double left, double right, double
     private static final double OUTER = 32;
 
     /** A corner of a common car until somebody says better (ours); a rear one does not steer. */
-    public static Range usual(Corner corner) {
-        boolean steered = corner.end() == End.FRONT;
+    public static Range usual(WheelPlace wheel) {
+        boolean steered = wheel.end() == End.FRONT;
         return of(
-                corner,
+                wheel,
                 60,
                 70,
                 steered ? Math.toRadians(INNER) : 0,
@@ -31,8 +31,8 @@ public record Range(double droop, double bump, double left, double right, double
     }
 
     /** By the locks as they are measured: of the wheel when it is inside of the turn, and when it is outside. */
-    public static Range of(Corner corner, double droop, double bump, double inner, double outer, double roll) {
-        return corner.isLeft()
+    public static Range of(WheelPlace wheel, double droop, double bump, double inner, double outer, double roll) {
+        return wheel.fromLeft()
                 ? new Range(droop, bump, inner, outer, roll)
                 : new Range(droop, bump, outer, inner, roll);
     }

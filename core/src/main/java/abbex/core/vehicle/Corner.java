@@ -1,10 +1,9 @@
 package abbex.core.vehicle;
 
-import abbex.core.figure.Place;
 import java.util.List;
 
 /** A corner as the driver sits, in the order in which a person walks round. */
-public enum Corner implements Place {
+public enum Corner implements WheelPlace {
     LF,
     RF,
     RR,
@@ -17,8 +16,14 @@ public enum Corner implements Place {
         return name();
     }
 
+    @Override
     public End end() {
         return this == LF || this == RF ? End.FRONT : End.REAR;
+    }
+
+    @Override
+    public boolean fromLeft() {
+        return isLeft();
     }
 
     public boolean isLeft() {

@@ -1,10 +1,9 @@
 package abbex.core.vehicle;
 
-import abbex.core.figure.Place;
 import java.util.Locale;
 
-/** An end of the vehicle: both wheels of an axle. */
-public enum End implements Place {
+/** An end of the vehicle: both wheels of an axle, or the one wheel of a single track. */
+public enum End implements WheelPlace {
     FRONT,
     REAR;
 
@@ -13,6 +12,16 @@ public enum End implements Place {
     @Override
     public String code() {
         return code;
+    }
+
+    @Override
+    public End end() {
+        return this;
+    }
+
+    @Override
+    public boolean fromLeft() {
+        return true;
     }
 
     public Corner left() {

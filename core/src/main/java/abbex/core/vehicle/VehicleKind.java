@@ -52,9 +52,9 @@ public enum VehicleKind {
         return List.copyOf(wheels);
     }
 
-    /** The corners that have a wheel in them; a single track's are filed under the left of each end. */
-    public List<Corner> corners() {
-        return singleTrack() ? List.of(End.FRONT.left(), End.REAR.left()) : Corner.WALK;
+    /** Where its wheels stand: in corners, in walking order; on a single track at its ends. */
+    public List<? extends WheelPlace> wheelPlaces() {
+        return singleTrack() ? List.of(End.values()) : Corner.WALK;
     }
 
     /** What a corner is called: on a single track its end. */
