@@ -15,7 +15,7 @@ import abbex.app.people.People;
 import abbex.app.people.Person;
 import abbex.app.people.Pins;
 import abbex.app.people.Role;
-import abbex.app.prove.Probes;
+import abbex.app.prove.MeasuredGaps;
 import abbex.app.prove.RoadTests;
 import abbex.app.rules.Rules;
 import abbex.app.rules.Typed;
@@ -62,7 +62,7 @@ class DemoShop implements FirstShop {
     private final Rules rules;
     private final WheelSets wheels;
     private final Fitments fitments;
-    private final Probes probes;
+    private final MeasuredGaps probes;
     private final RoadTests roads;
     private final LowPoints lows;
     private final RideHeights heights;
@@ -76,7 +76,7 @@ class DemoShop implements FirstShop {
             Sheets sheets,
             WheelSets wheels,
             Fitments fitments,
-            Probes probes,
+            MeasuredGaps probes,
             RoadTests roads,
             LowPoints lows,
             RideHeights heights,

@@ -9,7 +9,7 @@ import abbex.app.page.NotHere;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.app.people.Person;
-import abbex.app.prove.ProvePages;
+import abbex.app.prove.CornerPages;
 import abbex.core.ground.Profile;
 import abbex.core.units.Length;
 import abbex.core.units.TapeReading;
@@ -38,12 +38,12 @@ class GroundController {
     private static final Length LONGEST = Length.ofMm(50_000);
 
     private final Jobs jobs;
-    private final ProvePages pages;
+    private final CornerPages pages;
     private final LowPoints points;
     private final Stances stances;
     private final Words words;
 
-    GroundController(Jobs jobs, ProvePages pages, LowPoints points, Stances stances, Words words) {
+    GroundController(Jobs jobs, CornerPages pages, LowPoints points, Stances stances, Words words) {
         this.jobs = jobs;
         this.pages = pages;
         this.points = points;

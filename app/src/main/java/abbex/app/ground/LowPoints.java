@@ -3,7 +3,7 @@ package abbex.app.ground;
 import abbex.app.arrive.Job;
 import abbex.app.people.Person;
 import abbex.app.people.Withdrawals;
-import abbex.app.prove.Proofs;
+import abbex.app.prove.Clearances;
 import abbex.app.store.Ids;
 import abbex.app.store.Reads;
 import abbex.app.store.Times;
@@ -50,14 +50,14 @@ public class LowPoints {
     private final Reads reads;
     private final JdbcClient jdbc;
     private final Withdrawals withdrawals;
-    private final Proofs proofs;
+    private final Clearances clearances;
     private final Clock clock;
 
-    LowPoints(JdbcClient jdbc, Withdrawals withdrawals, Proofs proofs, Clock clock, Reads reads) {
+    LowPoints(JdbcClient jdbc, Withdrawals withdrawals, Clearances clearances, Clock clock, Reads reads) {
         this.reads = reads;
         this.jdbc = jdbc;
         this.withdrawals = withdrawals;
-        this.proofs = proofs;
+        this.clearances = clearances;
         this.clock = clock;
     }
 
@@ -148,7 +148,7 @@ public class LowPoints {
                         along,
                         heightRaw,
                         height,
-                        proofs.standing(job).newest().orElse(null)));
+                        clearances.standing(job).newest().orElse(null)));
     }
 
     public UUID ground(Person by, UUID vehicle, String name, Profile profile) {

@@ -13,7 +13,7 @@ import abbex.app.measure.Standing;
 import abbex.app.page.Numerals;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
-import abbex.app.prove.Proofs;
+import abbex.app.prove.Clearances;
 import abbex.app.store.Reads;
 import abbex.core.figure.Figure;
 import abbex.core.figure.Finding;
@@ -44,15 +44,15 @@ public class Stances {
     private final LowPoints points;
     private final Sheets sheets;
     private final Fitments fitments;
-    private final Proofs proofs;
+    private final Clearances clearances;
     private final Words words;
 
-    Stances(LowPoints points, Sheets sheets, Fitments fitments, Proofs proofs, Words words, Reads reads) {
+    Stances(LowPoints points, Sheets sheets, Fitments fitments, Clearances clearances, Words words, Reads reads) {
         this.reads = reads;
         this.points = points;
         this.sheets = sheets;
         this.fitments = fitments;
-        this.proofs = proofs;
+        this.clearances = clearances;
         this.words = words;
     }
 
@@ -100,7 +100,7 @@ public class Stances {
     private Optional<Reckoned> reckon(Job job, double wheelbase) {
         JobSheets all = sheets.of(job.shop(), job.id());
         List<LowPoint> low = points.of(job.shop(), job.vehicle().id());
-        Standing standing = proofs.standing(job);
+        Standing standing = clearances.standing(job);
         Stance.Told told = new Stance.Told(
                 all.sheets().stream().map(SheetData::heights).toList(), standing.heights(), drops(job, all));
         List<Underbody.Point> under = low.stream()

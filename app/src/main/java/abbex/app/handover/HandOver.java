@@ -11,7 +11,7 @@ import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.app.people.Audit;
 import abbex.app.people.Person;
-import abbex.app.prove.Proofs;
+import abbex.app.prove.Clearances;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
@@ -33,7 +33,7 @@ public class HandOver {
     private final Sheets sheets;
     private final Handovers handovers;
     private final Fitments fitments;
-    private final Proofs proofs;
+    private final Clearances clearances;
     private final Stances stances;
     private final Words words;
     private final SpringTemplateEngine templates;
@@ -44,13 +44,13 @@ public class HandOver {
             Sheets sheets,
             Handovers handovers,
             Fitments fitments,
-            Proofs proofs,
+            Clearances clearances,
             Stances stances,
             Words words,
             SpringTemplateEngine templates,
             Audit audit) {
         this.fitments = fitments;
-        this.proofs = proofs;
+        this.clearances = clearances;
         this.stances = stances;
         this.audit = audit;
         this.jobs = jobs;
@@ -67,8 +67,8 @@ public class HandOver {
                 all.judge(job),
                 new SheetView.Parts(
                         fitments.of(job, reader),
-                        proofs.of(job, reader),
-                        proofs.alike(job),
+                        clearances.of(job, reader),
+                        clearances.alike(job),
                         stances.of(job, null, OptionalDouble.empty(), reader)),
                 reader,
                 words);
@@ -78,7 +78,7 @@ public class HandOver {
     Facts facts(Job job, JobSheets all) {
         Facts facts = Facts.of(Handovers.facts(job, all));
         facts.add(fitments.facts(job));
-        facts.add(proofs.facts(job));
+        facts.add(clearances.facts(job));
         facts.add(stances.facts(job));
         return facts;
     }

@@ -10,7 +10,7 @@ import abbex.app.page.Numerals;
 import abbex.app.page.Reader;
 import abbex.app.page.UnitWords;
 import abbex.app.page.Words;
-import abbex.app.prove.Proofs;
+import abbex.app.prove.Clearances;
 import abbex.core.figure.Figure;
 import abbex.core.figure.Place;
 import abbex.core.heights.Assessment;
@@ -59,7 +59,7 @@ public record SheetView(
         List<Pair> rake,
         List<Pair> gaps,
         FitmentPage wheels,
-        List<Proofs.Proof> proofs,
+        List<Clearances.Proof> proofs,
         String alike,
         GroundPage ground,
         List<Words.Said> says,
@@ -68,7 +68,7 @@ public record SheetView(
     private static final List<String> WORST = List.of("stop", "look", "note", "clear");
 
     /** What other stations have to say: wheels, what clears, how alike the gaps look, the ground. */
-    record Parts(FitmentPage wheels, List<Proofs.Proof> proofs, String alike, GroundPage ground) {}
+    record Parts(FitmentPage wheels, List<Clearances.Proof> proofs, String alike, GroundPage ground) {}
 
     /** A sheet's stage, time and state. */
     public record Line(String stage, String when, String state) {}

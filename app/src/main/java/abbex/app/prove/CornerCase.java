@@ -79,7 +79,7 @@ record CornerCase(
 
     static CornerCase of(
             WheelPlace corner,
-            List<ProbeRow> probes,
+            List<MeasuredGap> probes,
             Fitment planned,
             SweepPlan plan,
             List<SweepPlans.Taken> taken,
@@ -92,7 +92,7 @@ record CornerCase(
         List<Drive.Mark> marks = new ArrayList<>(drive.map(Drive::marks).orElse(List.of()).stream()
                 .filter(m -> m.corner() == corner)
                 .toList());
-        for (ProbeRow row : probes) {
+        for (MeasuredGap row : probes) {
             LocatedGap probed =
                     new LocatedGap(row.probe(), row.measured(), standing.at(row.sheet(), corner), LocatedGap.BY_HAND);
             // A mark speaks of every probe at its spot; none of them may pass for one that left none.

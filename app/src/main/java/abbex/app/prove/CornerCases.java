@@ -18,7 +18,7 @@ import org.springframework.stereotype.Service;
 @Service
 class CornerCases {
     private final Reads reads;
-    private final Probes probes;
+    private final MeasuredGaps probes;
     private final Fitments fitments;
     private final SweepPlans plans;
     private final Drives drives;
@@ -26,7 +26,7 @@ class CornerCases {
     private final RideHeights heights;
 
     CornerCases(
-            Probes probes,
+            MeasuredGaps probes,
             Fitments fitments,
             SweepPlans plans,
             Drives drives,

@@ -39,8 +39,8 @@ class RoadController {
     private final Fitments fitments;
     private final RoadTests roads;
     private final CornerCases cases;
-    private final ProvePages pages;
-    private final ProveWords say;
+    private final CornerPages pages;
+    private final ClearanceWords say;
     private final Words words;
 
     RoadController(
@@ -48,8 +48,8 @@ class RoadController {
             Fitments fitments,
             RoadTests roads,
             CornerCases cases,
-            ProvePages pages,
-            ProveWords say,
+            CornerPages pages,
+            ClearanceWords say,
             Words words) {
         this.jobs = jobs;
         this.fitments = fitments;
@@ -101,10 +101,10 @@ class RoadController {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
         Drive drive = roads.newest(job).orElseThrow(NotHere::new);
         Form form = new Form(me, words, parameters);
-        WheelPlace corner = ProvePages.corner(job, parameters.get("corner"));
+        WheelPlace corner = CornerPages.corner(job, parameters.get("corner"));
         ProbePlace place = form.choice("place", ProbePlace.values(), ProbePlace.values()[0]);
         TyreBody.Face face = form.choice("face", TyreBody.Face.values(), TyreBody.Face.values()[0]);
-        Optional<Double> clock = ProbeController.clock(form);
+        Optional<Double> clock = GapController.clock(form);
         if (clock.isPresent()
                 && drive.at(corner, cases.plan(job, corner.end()), cases.standing(job))
                         .mark(place, clock.get(), face)
@@ -141,13 +141,13 @@ class RoadController {
                 "told",
                 drive.map(d -> words.say(
                                         d.locks() ? "road.told.locks" : "road.told",
-                                        ProvePages.ANY,
+                                        CornerPages.ANY,
                                         "day",
                                         reader.full(d.at()),
                                         "by",
                                         d.by(),
                                         "lean",
-                                        ProvePages.plain(d.lean()))
+                                        CornerPages.plain(d.lean()))
                                 + (d.hung() ? " " + words.say("road.told.hung") : ""))
                         .orElse(""));
         page.addObject("parts", parts(job, drive, reader));
@@ -181,7 +181,7 @@ class RoadController {
                 .filter(m -> m.corner() == corner)
                 .map(m -> new Seen(
                         m.id().toString(),
-                        Words.capital(words.say("probe." + m.place())) + ", " + ProveWords.hours(m.clock()) + ", "
+                        Words.capital(words.say("probe." + m.place())) + ", " + ClearanceWords.hours(m.clock()) + ", "
                                 + words.say("face." + m.face()) + ", "
                                 + words.say("seen." + m.on()),
                         found.map(c -> drive.at(corner, c.plan(), c.standing()))

@@ -82,7 +82,7 @@ public class RoadTests {
                                 place,
                                 clock,
                                 face,
-                                ProvePages.choice(Drive.SeenOn.values(), seenOn),
+                                CornerPages.choice(Drive.SeenOn.values(), seenOn),
                                 by.initials())));
     }
 

@@ -55,7 +55,7 @@ public record SweepPlan(Map<SweepField, Double> values, boolean chains) {
 
     /** What a field of the form holds. */
     public String text(SweepField field) {
-        return values.containsKey(field) ? ProvePages.plain(of(field)) : "";
+        return values.containsKey(field) ? CornerPages.plain(of(field)) : "";
     }
 
     /** The plan of an end as a part of its ride height. */

@@ -4,6 +4,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import abbex.app.support.Said;
 import abbex.app.support.Script;
 import abbex.app.support.Shop;
 import abbex.app.support.Visitor;
@@ -129,7 +130,8 @@ class BackupTest {
         "migration-7.sql.gz, floor-line-7836, 11, 180",
         "migration-8.sql.gz, floor-line-9964, 13, 220",
         "migration-10.sql.gz, floor-line-1116, 13, 220",
-        "migration-11.sql.gz, floor-line-5881, 13, 220"
+        "migration-11.sql.gz, floor-line-5881, 13, 220",
+        "migration-14.sql.gz, floor-line-4785, 13, 220"
     })
     void a_shop_of_a_former_state_is_migrated(String file, String password, int stays, int readings)
             throws IOException {
@@ -161,8 +163,43 @@ class BackupTest {
                         .orElse("");
                 assertTrue(dump.contains(line), "a frozen sheet is as it was: " + line);
             });
+            if (file.startsWith("migration-14")) {
+                asItWasOfAMotorcycle(jdbc, Visitor.signedIn("orla", Shop.address(again), password));
+            }
         } finally {
             Script.abbex("database", "stop", "--data", folder.toString());
         }
+    }
+
+    /** Its gaps were filed under left corners, one of them was withdrawn by a flag, and its sheet was handed over like that. */
+    private static void asItWasOfAMotorcycle(JdbcClient jdbc, Visitor orla) {
+        String job = jdbc.sql("select j.id from job j join vehicle v on v.id = j.vehicle_id where v.plate = 'MQ 381'")
+                .query(String.class)
+                .single();
+        assertEquals(
+                List.of("REAR"),
+                jdbc.sql(
+                                "select distinct corner from probe where vehicle_id in (select vehicle_id from job where id = :job)")
+                        .param("job", job)
+                        .query(String.class)
+                        .list());
+        assertEquals(
+                1,
+                jdbc.sql("select count(*) from withdrawal where person_id is null and made_at is null")
+                        .query(Integer.class)
+                        .single());
+        for (String written : List.of("REAR", "LR")) {
+            String page = orla.get("/jobs/" + job + "/prove?corner=" + written).body();
+            assertEquals(3, page.split("/prove/probes/[0-9a-f-]{36}/withdraw", -1).length, "two gaps still count");
+        }
+        String sheet = orla.get("/jobs/" + job + "/sheet").body();
+        assertTrue(sheet.contains("version=1"), "it was handed over");
+        assertFalse(sheet.contains(Said.part("sheet.changes")), "and nothing of it passes for changed");
+        String facts = jdbc.sql("select facts from handed_over where job_id = :job")
+                .param("job", job)
+                .query(String.class)
+                .single();
+        assertTrue(facts.contains("{\"kind\":\"ROAD_BUMP\",\"about\":[\"REAR\"],\"says\":[\"40\"]}"), facts);
+        assertFalse(facts.contains("\"LR\""), facts);
     }
 }

@@ -16,14 +16,14 @@ import org.springframework.stereotype.Service;
 
 /** What clears at a stay's corners, for other stations: every corner where something is known. */
 @Service
-public class Proofs {
-    private final Probes probes;
+public class Clearances {
+    private final MeasuredGaps probes;
     private final Drives drives;
     private final CornerCases cases;
-    private final ProveWords say;
+    private final ClearanceWords say;
     private final Words words;
 
-    Proofs(Probes probes, Drives drives, CornerCases cases, ProveWords say, Words words) {
+    Clearances(MeasuredGaps probes, Drives drives, CornerCases cases, ClearanceWords say, Words words) {
         this.probes = probes;
         this.drives = drives;
         this.cases = cases;
@@ -40,10 +40,10 @@ public class Proofs {
      */
     public record Proof(
             String corner,
-            List<ProvePage.Spot> places,
-            List<ProvePage.InPlan> taken,
+            List<CornerPage.Spot> places,
+            List<CornerPage.InPlan> taken,
             String driven,
-            List<ProvePage.Line> eye) {}
+            List<CornerPage.Line> eye) {}
 
     /** Every corner where something was probed or left a mark, swept as is planned. */
     public List<Proof> of(Job job, Reader reader) {
@@ -88,7 +88,7 @@ public class Proofs {
     /** Every probe and mark as typed, the road test, the remedies in the plan. */
     public List<Fact> facts(Job job) {
         List<Fact> facts = new ArrayList<>();
-        for (ProbeRow p : probes.of(job.shop(), job.vehicle().id())) {
+        for (MeasuredGap p : probes.of(job.shop(), job.vehicle().id())) {
             facts.add(Fact.of(
                     Fact.Kind.PROBE,
                     at(p.corner(), p.probe().place(), p.probe().clock()),
@@ -102,8 +102,8 @@ public class Proofs {
                     .forEach(t -> facts.add(Fact.of(
                             Fact.Kind.REMEDY,
                             List.of(corner.name(), t.dose().remedy().name()),
-                            ProveWords.amount(t.dose()),
-                            ProveWords.unit(t.dose()))));
+                            ClearanceWords.amount(t.dose()),
+                            ClearanceWords.unit(t.dose()))));
         }
         return facts;
     }

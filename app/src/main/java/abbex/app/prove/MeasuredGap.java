@@ -16,7 +16,7 @@ import org.jspecify.annotations.Nullable;
  * @param by initials
  * @param at when
  */
-record ProbeRow(
+record MeasuredGap(
         UUID id,
         WheelPlace corner,
         GapReading probe,

@@ -27,7 +27,7 @@ import org.springframework.web.servlet.ModelAndView;
 
 /** Probing the tight places of a corner. */
 @Controller
-class ProbeController {
+class GapController {
     /** Nobody probes more at one vehicle (ours). */
     private static final int MOST = 60;
 
@@ -39,12 +39,13 @@ class ProbeController {
 
     private final Jobs jobs;
     private final Fitments fitments;
-    private final Probes probes;
+    private final MeasuredGaps probes;
     private final CornerCases cases;
-    private final ProvePages pages;
+    private final CornerPages pages;
     private final Words words;
 
-    ProbeController(Jobs jobs, Fitments fitments, Probes probes, CornerCases cases, ProvePages pages, Words words) {
+    GapController(
+            Jobs jobs, Fitments fitments, MeasuredGaps probes, CornerCases cases, CornerPages pages, Words words) {
         this.jobs = jobs;
         this.fitments = fitments;
         this.probes = probes;
@@ -56,7 +57,7 @@ class ProbeController {
     @PostMapping("/jobs/{id}/prove/probes")
     ModelAndView probe(@Me Person me, @PathVariable UUID id, @RequestParam Map<String, String> parameters) {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
-        WheelPlace corner = ProvePages.corner(job, parameters.get("corner"));
+        WheelPlace corner = CornerPages.corner(job, parameters.get("corner"));
         Form form = new Form(me, words, parameters);
         Optional<Fitment> now = fitments.now(job, corner.end());
         if (now.isEmpty()) {
@@ -99,7 +100,7 @@ class ProbeController {
             throw new NotHere();
         }
         probes.withdraw(me, job.vehicle().id(), probe);
-        return "redirect:/jobs/" + id + "/prove?corner=" + ProvePages.corner(job, corner);
+        return "redirect:/jobs/" + id + "/prove?corner=" + CornerPages.corner(job, corner);
     }
 
     private static Optional<TapeReading> gap(Person me, Form form) {

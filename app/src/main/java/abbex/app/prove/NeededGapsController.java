@@ -22,13 +22,13 @@ import org.springframework.web.servlet.ModelAndView;
 
 /** How much air each place needs: everybody reads it, a lead sets it. */
 @Controller
-class GapsController {
+class NeededGapsController {
     private static final Length MOST = Length.ofMm(100);
 
     private final NeededGaps gaps;
     private final Words words;
 
-    GapsController(NeededGaps gaps, Words words) {
+    NeededGapsController(NeededGaps gaps, Words words) {
         this.gaps = gaps;
         this.words = words;
     }

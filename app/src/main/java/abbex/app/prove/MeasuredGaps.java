@@ -23,7 +23,7 @@ import org.springframework.stereotype.Service;
 
 /** The probed gaps of vehicles, one shop at a time: the public service of the station. */
 @Service
-public class Probes {
+public class MeasuredGaps {
     private static final String OF = """
             select b.id, b.corner, b.place, b.clock, b.face, b.gap_raw, b.gap_nm, b.tyre, b.wheel, b.spacer_nm, b.sheet_id, b.made_at, p.initials
               from probe b join person p on p.id = b.person_id
@@ -43,22 +43,22 @@ public class Probes {
     private final Withdrawals withdrawals;
     private final Clock clock;
 
-    Probes(JdbcClient jdbc, Withdrawals withdrawals, Clock clock, Reads reads) {
+    MeasuredGaps(JdbcClient jdbc, Withdrawals withdrawals, Clock clock, Reads reads) {
         this.reads = reads;
         this.jdbc = jdbc;
         this.withdrawals = withdrawals;
         this.clock = clock;
     }
 
-    List<ProbeRow> of(UUID shop, UUID vehicle) {
-        return reads.ofVehicle(shop, vehicle, List.of(Probes.class, shop, vehicle), () -> read(shop, vehicle));
+    List<MeasuredGap> of(UUID shop, UUID vehicle) {
+        return reads.ofVehicle(shop, vehicle, List.of(MeasuredGaps.class, shop, vehicle), () -> read(shop, vehicle));
     }
 
-    private List<ProbeRow> read(UUID shop, UUID vehicle) {
+    private List<MeasuredGap> read(UUID shop, UUID vehicle) {
         return jdbc.sql(OF)
                 .param("shop", shop.toString())
                 .param("vehicle", vehicle.toString())
-                .query((row, n) -> new ProbeRow(
+                .query((row, n) -> new MeasuredGap(
                         Ids.id(row, "id"),
                         WheelPlace.named(row.getString("corner")).orElseThrow(),
                         new GapReading(

@@ -19,7 +19,7 @@ import java.util.List;
  * @param driven how far a road test proves it; empty when there was none
  * @param eye what the eye sees
  */
-public record ProvePage(
+public record CornerPage(
         List<Spot> places,
         List<Way> cures,
         List<InPlan> taken,
@@ -60,7 +60,7 @@ public record ProvePage(
             String taken,
             String at) {}
 
-    static ProvePage of(CornerCase corner, Reader reader, ProveWords say) {
+    static CornerPage of(CornerCase corner, Reader reader, ClearanceWords say) {
         List<CornerCase.Judged> judged = corner.judged();
         List<ClockDrawing.At> bars = judged.stream()
                 .map(j -> new ClockDrawing.At(
@@ -70,7 +70,7 @@ public record ProvePage(
                 .toList();
         boolean wanting = judged.stream().anyMatch(j -> j.verdict().word() != Verdict.Word.CLEAR);
         List<Cure> cures = wanting ? corner.cures() : List.of();
-        return new ProvePage(
+        return new CornerPage(
                 say.spots(corner, judged, reader),
                 cures.stream().map(cure -> say.way(cure, reader)).toList(),
                 say.inPlan(corner),

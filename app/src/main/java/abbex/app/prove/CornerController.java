@@ -26,14 +26,14 @@ import org.springframework.web.servlet.ModelAndView;
 
 /** What clears at a corner: the page, its cut at any pose, how far it is swept, and the remedies in the plan. */
 @Controller
-class ProveController {
+class CornerController {
     private final Jobs jobs;
     private final CornerCases cases;
     private final SweepPlans plans;
-    private final ProvePages pages;
+    private final CornerPages pages;
     private final Words words;
 
-    ProveController(Jobs jobs, CornerCases cases, SweepPlans plans, ProvePages pages, Words words) {
+    CornerController(Jobs jobs, CornerCases cases, SweepPlans plans, CornerPages pages, Words words) {
         this.words = words;
         this.jobs = jobs;
         this.cases = cases;
@@ -44,14 +44,15 @@ class ProveController {
     @GetMapping("/jobs/{id}/prove")
     ModelAndView prove(@Me Person me, @PathVariable UUID id, @RequestParam Map<String, String> parameters) {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
-        return pages.corner(me, job, ProvePages.corner(job, parameters.get("corner")), new Form(me, words, parameters));
+        return pages.corner(
+                me, job, CornerPages.corner(job, parameters.get("corner")), new Form(me, words, parameters));
     }
 
     /** The cut alone, as the hand moves. */
     @GetMapping("/jobs/{id}/prove/cut")
     ModelAndView cut(@Me Person me, @PathVariable UUID id, @RequestParam Map<String, String> parameters) {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
-        CornerCase corner = pages.chosen(job, ProvePages.corner(job, parameters.get("corner")), parameters)
+        CornerCase corner = pages.chosen(job, CornerPages.corner(job, parameters.get("corner")), parameters)
                 .orElseThrow(NotHere::new);
         ModelAndView page = new ModelAndView("prove :: cutting");
         page.addObject("cut", pages.cut(corner, parameters, Reader.of(me)));
@@ -61,11 +62,11 @@ class ProveController {
     @PostMapping("/jobs/{id}/prove/range")
     ModelAndView range(@Me Person me, @PathVariable UUID id, @RequestParam Map<String, String> parameters) {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
-        WheelPlace corner = ProvePages.corner(job, parameters.get("corner"));
+        WheelPlace corner = CornerPages.corner(job, parameters.get("corner"));
         Form form = new Form(me, words, parameters);
-        SweepPlan plan = ProvePages.read(cases.plan(job, corner.end()), form);
+        SweepPlan plan = CornerPages.read(cases.plan(job, corner.end()), form);
         if (form.fits() && !plans.save(me, job.vehicle().id(), corner.end(), plan, form.edition())) {
-            form.meanwhile(cases.planEdition(job, corner.end()), ProvePages.texts(cases.plan(job, corner.end())));
+            form.meanwhile(cases.planEdition(job, corner.end()), CornerPages.texts(cases.plan(job, corner.end())));
         }
         return form.fits() ? back(id, corner) : pages.corner(me, job, corner, form);
     }
@@ -73,7 +74,7 @@ class ProveController {
     @PostMapping("/jobs/{id}/prove/remedies")
     ModelAndView take(@Me Person me, @PathVariable UUID id, @RequestParam Map<String, String> parameters) {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
-        WheelPlace corner = ProvePages.corner(job, parameters.get("corner"));
+        WheelPlace corner = CornerPages.corner(job, parameters.get("corner"));
         doses(parameters.getOrDefault("doses", ""))
                 .forEach(dose -> plans.take(me, job.vehicle().id(), corner, dose));
         return back(id, corner);
@@ -87,7 +88,7 @@ class ProveController {
             @RequestParam(defaultValue = "LF") String corner) {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
         plans.withdraw(me, job.vehicle().id(), remedy);
-        return back(id, ProvePages.corner(job, corner));
+        return back(id, CornerPages.corner(job, corner));
     }
 
     private static ModelAndView back(UUID id, WheelPlace corner) {

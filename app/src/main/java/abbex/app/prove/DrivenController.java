@@ -10,10 +10,10 @@ import org.springframework.web.servlet.ModelAndView;
 
 /** Fitments that were proven, to be found for the next vehicle. */
 @Controller
-class ProvenController {
-    private final ProvenFitments proven;
+class DrivenController {
+    private final DrivenFitments proven;
 
-    ProvenController(ProvenFitments proven) {
+    DrivenController(DrivenFitments proven) {
         this.proven = proven;
     }
 

@@ -35,18 +35,24 @@ import org.springframework.web.servlet.ModelAndView;
 
 /** Makes the pages of the station: a corner with its cut, and the chips that lead from one to the other. */
 @Component
-public class ProvePages {
+public class CornerPages {
     /** For words that speak of no length. */
     public static final Reader ANY = new Reader(LengthUnit.MILLIMETRE, Graduation.MILLIMETRE, ZoneOffset.UTC);
 
     private final JobHeads heads;
     private final Fitments fitments;
-    private final Probes probes;
+    private final MeasuredGaps probes;
     private final CornerCases cases;
-    private final ProveWords say;
+    private final ClearanceWords say;
     private final Words words;
 
-    ProvePages(JobHeads heads, Fitments fitments, Probes probes, CornerCases cases, ProveWords say, Words words) {
+    CornerPages(
+            JobHeads heads,
+            Fitments fitments,
+            MeasuredGaps probes,
+            CornerCases cases,
+            ClearanceWords say,
+            Words words) {
         this.heads = heads;
         this.fitments = fitments;
         this.probes = probes;
@@ -79,7 +85,7 @@ public class ProvePages {
 
     /** Chips, head and names that every page of the station has. */
     public ModelAndView frame(String view, Person me, Job job, @Nullable WheelPlace corner, String tab) {
-        List<ProbeRow> all = probes.of(me.shop(), job.vehicle().id());
+        List<MeasuredGap> all = probes.of(me.shop(), job.vehicle().id());
         ModelAndView page = new ModelAndView(view);
         page.addObject("head", heads.head(me.shop(), job.id(), "prove", Reader.of(me)));
         page.addObject(
@@ -103,8 +109,8 @@ public class ProvePages {
         Optional<CornerCase> found = chosen(job, corner, parameters);
         page.addObject("corner", corner);
         page.addObject("name", name(job, corner));
-        page.addObject("view", found.map(c -> ProvePage.of(c, reader, say)).orElse(null));
-        page.addObject("standing", now.map(ProvePages::text).orElse(""));
+        page.addObject("view", found.map(c -> CornerPage.of(c, reader, say)).orElse(null));
+        page.addObject("standing", now.map(CornerPages::text).orElse(""));
         page.addObject("swept", found.map(c -> text(c.planned())).orElse(""));
         page.addObject("sets", sets(job, corner, parameters.get("set")));
         page.addObject("plan", cases.plan(job, corner.end()));
@@ -169,7 +175,7 @@ public class ProvePages {
                         chips.add(new SetChip(
                                 set.id().toString(),
                                 set.name(),
-                                ProveWords.mark(worst.verdict().word()),
+                                ClearanceWords.mark(worst.verdict().word()),
                                 words.say("verdict." + worst.verdict().word()),
                                 say.name(worst.known().probed().probe()),
                                 set.id().toString().equals(asked)));
@@ -247,7 +253,7 @@ public class ProvePages {
                     i + 1,
                     spot.gap() <= 0 ? "stop" : spot.gap() < needed ? "look" : "clear",
                     say.name(known.probed().probe()),
-                    ProveWords.length(spot.gap(), reader),
+                    ClearanceWords.length(spot.gap(), reader),
                     spot));
         }
         String said = Words.capital(say.pose(pose, corner));

@@ -20,7 +20,7 @@ import org.springframework.stereotype.Service;
 
 /** Fitments that a road test of this shop proved, with all that they took: for who asks before buying. */
 @Service
-class ProvenFitments {
+class DrivenFitments {
     private static final int MOST = 300;
 
     private static final String DRIVEN = """
@@ -46,9 +46,9 @@ class ProvenFitments {
 
     private final JdbcClient jdbc;
     private final Jobs jobs;
-    private final ProveWords say;
+    private final ClearanceWords say;
 
-    ProvenFitments(JdbcClient jdbc, Jobs jobs, ProveWords say) {
+    DrivenFitments(JdbcClient jdbc, Jobs jobs, ClearanceWords say) {
         this.jobs = jobs;
         this.jdbc = jdbc;
         this.say = say;

@@ -26,7 +26,7 @@ import org.springframework.stereotype.Component;
 
 /** What clears, in words; every text is safe for a page. */
 @Component
-class ProveWords {
+class ClearanceWords {
     /** Nobody's wheel clears what nobody looked at: these are asked for at each corner. */
     static final List<ProbePlace> ASKED = List.of(
             ProbePlace.FENDER_LIP,
@@ -37,12 +37,12 @@ class ProveWords {
 
     private final Words words;
 
-    ProveWords(Words words) {
+    ClearanceWords(Words words) {
         this.words = words;
     }
 
     /** Every place with its verdict, then those that nobody looked at. */
-    List<ProvePage.Spot> spots(CornerCase corner, List<CornerCase.Judged> judged, Reader reader) {
+    List<CornerPage.Spot> spots(CornerCase corner, List<CornerCase.Judged> judged, Reader reader) {
         return Stream.concat(
                         judged.stream().map(j -> spot(j, corner, reader)),
                         unlooked(corner).map(this::open))
@@ -60,20 +60,20 @@ class ProveWords {
                         .noneMatch(p -> p.probed().probe().place() == place));
     }
 
-    List<ProvePage.InPlan> inPlan(CornerCase corner) {
+    List<CornerPage.InPlan> inPlan(CornerCase corner) {
         return corner.taken().stream()
-                .map(t -> new ProvePage.InPlan(t.id().toString(), dose(t.dose())))
+                .map(t -> new CornerPage.InPlan(t.id().toString(), dose(t.dose())))
                 .toList();
     }
 
-    private ProvePage.Spot spot(CornerCase.Judged judged, CornerCase corner, Reader reader) {
+    private CornerPage.Spot spot(CornerCase.Judged judged, CornerCase corner, Reader reader) {
         Verdict verdict = judged.verdict();
         CornerCase.Known known = judged.known();
         GapReading probe = known.probed().probe();
         String word =
                 words.say("verdict." + verdict.word()) + (verdict.mayTouch() ? ", " + words.say("verdict.may") : "");
         Sweep.Least least = verdict.least();
-        return new ProvePage.Spot(
+        return new CornerPage.Spot(
                 known.id().toString(),
                 known.mark(),
                 name(probe),
@@ -131,8 +131,8 @@ class ProveWords {
         };
     }
 
-    private ProvePage.Spot open(ProbePlace place) {
-        return new ProvePage.Spot(
+    private CornerPage.Spot open(ProbePlace place) {
+        return new CornerPage.Spot(
                 "", false, name(place), "open", words.say("verdict.NOT_LOOKED_AT"), "", "", "", "", "");
     }
 
@@ -174,9 +174,9 @@ class ProveWords {
         return parts.isEmpty() ? words.say("pose.ride") : String.join(", ", parts);
     }
 
-    ProvePage.Way way(Cure cure, Reader reader) {
+    CornerPage.Way way(Cure cure, Reader reader) {
         Verdict tightest = cure.proof().get(0);
-        return new ProvePage.Way(
+        return new CornerPage.Way(
                 Words.capital(cure.doses().stream()
                         .map(this::dose)
                         .collect(Collectors.joining(", " + words.say("and") + " "))),
@@ -259,17 +259,17 @@ class ProveWords {
         return words.say(touched ? "driven.marked" : "driven.part", reader, "day", day, "by", drive.by(), "far", far);
     }
 
-    List<ProvePage.Line> eye(Eye eye, Reader reader) {
-        List<ProvePage.Line> lines = new ArrayList<>();
+    List<CornerPage.Line> eye(Eye eye, Reader reader) {
+        List<CornerPage.Line> lines = new ArrayList<>();
         add(lines, "eye.over", eye.over(), reader);
         add(lines, "eye.evenness", eye.evenness(), reader);
         eye.poke()
-                .ifPresent(mm -> lines.add(
-                        new ProvePage.Line(words.say(mm > 0 ? "eye.poke" : "eye.tuck"), length(Math.abs(mm), reader))));
+                .ifPresent(mm -> lines.add(new CornerPage.Line(
+                        words.say(mm > 0 ? "eye.poke" : "eye.tuck"), length(Math.abs(mm), reader))));
         return lines;
     }
 
-    private void add(List<ProvePage.Line> lines, String key, OptionalDouble mm, Reader reader) {
-        mm.ifPresent(value -> lines.add(new ProvePage.Line(words.say(key), length(value, reader))));
+    private void add(List<CornerPage.Line> lines, String key, OptionalDouble mm, Reader reader) {
+        mm.ifPresent(value -> lines.add(new CornerPage.Line(words.say(key), length(value, reader))));
     }
 }
