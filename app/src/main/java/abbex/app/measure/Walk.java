@@ -58,6 +58,20 @@ public record Walk(
         return keep.isEmpty() ? "" : "?" + keep.substring(1);
     }
 
+    /** Where a reading is sent. */
+    public String takes() {
+        return address("readings");
+    }
+
+    /** Where the last act is taken back. */
+    public String undoes() {
+        return address("undo");
+    }
+
+    private String address(String act) {
+        return "/jobs/" + job + "/sheets/" + sheet + "/" + act + query();
+    }
+
     /** More than one way to measure, or other places than the corners: each head says both. */
     public boolean mixed() {
         return !arches.stream().allMatch(a -> a.spot().atCorner())
@@ -125,6 +139,20 @@ public record Walk(
 
         public String code() {
             return spot.code();
+        }
+
+        /** The text that stands; empty while the one in the field was not taken. */
+        public String kept() {
+            return problem.isEmpty() ? text : "";
+        }
+
+        /** How its part of the walk is drawn: refused, taken, doubted. */
+        public String states() {
+            return String.join(
+                    " ",
+                    problem.isEmpty() ? "" : "refused",
+                    hero.isEmpty() ? "" : "taken",
+                    suspect.isEmpty() ? "" : "doubted");
         }
     }
 
