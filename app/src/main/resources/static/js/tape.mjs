@@ -321,17 +321,20 @@ export function tape({ area, take, undo }) {
     if (e.target.matches('.reading') && e.target.closest('.spot').dataset.key !== at.key) turnTo(e.target);
   });
   area.addEventListener('input', (e) => {
-    if (e.detail === 'tape' || !e.target.matches('.reading')) return;
+    if (e.detail !== 'tape' && e.target.matches('.reading')) follow(e.target.value);
+  });
+  /** The tape goes to what stands in the field. */
+  function follow(typed) {
     at.mark = null;
     at.side = '';
-    const total = suffix ? NaN : onTape(e.target.value.trim());
+    const total = suffix ? NaN : onTape(typed.trim());
     if (Number.isInteger(total)) {
       at.whole = Math.floor(total / marks);
       at.mark = total % marks;
     }
-    show(e.target.value);
+    show(typed);
     draw();
-  });
+  }
   /** What was typed by keys, in marks of this tape; no whole number where it lies on none. */
   function onTape(typed) {
     if (metric) return /^\d{1,4}$/.test(typed) ? (Number(typed) * marks) / 10 : NaN;
@@ -365,7 +368,9 @@ export function tape({ area, take, undo }) {
     if (remember) drafts.put('tape', up);
     if (up) {
       turnTo(inWork());
-      draw();
+      // What was typed before the tape came up counts too.
+      if (field()?.classList.contains('dirty')) follow(field().value);
+      else draw();
     }
   }
   /** So large that a second person reads it across the car: corner, method, value, last value. */
