@@ -11,8 +11,21 @@ function nameFields() {
   }
 }
 
+// What stands in a list meanwhile is said as the list says it.
+function nameChoices() {
+  for (const offer of document.querySelectorAll('.bad .offer')) {
+    const { for: of, offer: code } = offer.dataset;
+    const field = document.getElementById(of);
+    const choice = field?.matches('select') && [...field.options].find((o) => o.value === code);
+    if (!choice) continue;
+    for (const part of [offer, offer.previousElementSibling])
+      part.textContent = part.textContent.replace(code, choice.textContent.trim());
+  }
+}
+
 export function showWrong() {
   nameFields();
+  nameChoices();
   const wrong = firstWrong();
   if (!wrong || document.activeElement?.matches('input, select, textarea')) return;
   for (let fold = wrong.closest('details'); fold; fold = fold.parentElement.closest('details')) fold.open = true;

@@ -47,6 +47,10 @@ class ReadingLog {
              order by r.taken_at, r.id
             """;
 
+    private static final String NEWEST = """
+            select max(taken_at) newest from reading where shop_id = :shop and sheet_id = :sheet and person_id = :person
+            """;
+
     private static final String BY_CLIENT = READING_COLUMNS + " where r.shop_id = :shop and r.client_id = :client";
 
     private static final String APPEND = """
@@ -95,6 +99,18 @@ class ReadingLog {
                 .param("method", spot.way().code())
                 .query((row, n) -> reading(row, ways))
                 .list();
+    }
+
+    /** When a person last wrote on a sheet; empty when they did not yet. */
+    Optional<Instant> newest(Person by, SheetRow sheet) {
+        return jdbc.sql(NEWEST)
+                .param("shop", by.shop().toString())
+                .param("sheet", sheet.id().toString())
+                .param("person", by.id().toString())
+                .query((row, n) -> row.getString("newest") == null
+                        ? Optional.<Instant>empty()
+                        : Optional.of(Times.instant(row, "newest")))
+                .single();
     }
 
     void append(

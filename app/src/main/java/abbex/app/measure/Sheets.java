@@ -23,7 +23,9 @@ import abbex.core.units.TapeReading;
 import abbex.core.units.TapeText;
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.time.Duration;
 import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
@@ -47,6 +49,9 @@ public class Sheets {
               from sheet s left join state_entry e on e.sheet_id = s.id
              where s.shop_id = :shop and s.job_id in (:jobs) order by s.job_id, s.seq, e.id
             """;
+
+    /** No request is on its way for longer than another by more (ours). */
+    private static final Duration ON_THE_WAY = Duration.ofSeconds(5);
 
     /** No vehicle is measured more often in one stay (ours, against a button that is held). */
     private static final int MOST_SHEETS = 30;
@@ -248,8 +253,20 @@ public class Sheets {
                     sheet.seq() + ", " + spot.place().code() + " " + spot.way().code() + ": " + last.raw() + " – "
                             + raw);
         }
-        log.append(by, sheet, spot, client, act, raw, read.value(), last == null ? null : last.id(), null, at);
+        Instant typed = inOrder(by, sheet, at);
+        log.append(by, sheet, spot, client, act, raw, read.value(), last == null ? null : last.id(), null, typed);
         return new Outcome.Stored(false);
+    }
+
+    /**
+     * What waited is told how long ago it was typed, and the way it took adds to that now more, now less: what arrives just
+     * behind another text of the same person was typed after it.
+     */
+    private Instant inOrder(Person by, SheetRow sheet, Instant at) {
+        return log.newest(by, sheet)
+                .filter(newest -> !at.isAfter(newest) && at.isAfter(newest.minus(ON_THE_WAY)))
+                .map(newest -> newest.plus(1, ChronoUnit.MICROS))
+                .orElse(at);
     }
 
     /** Takes back this person's last act at the spot by appending; false when there is nothing to take back. */

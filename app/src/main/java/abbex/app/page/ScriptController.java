@@ -27,7 +27,7 @@ class ScriptController {
 
     /** In the order in which they build on each other: what is said later wins. */
     private static final List<String> STYLES =
-            List.of("base", "frame", "floor", "forms", "walk", "sheet", "hands", "tape", "corner");
+            List.of("base", "frame", "floor", "forms", "walk", "sheet", "hands", "tape", "wheels", "corner", "ground");
 
     private final String module;
     private final String styles;

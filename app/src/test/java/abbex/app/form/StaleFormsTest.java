@@ -1,13 +1,16 @@
 package abbex.app.form;
 
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import abbex.app.support.Jobs;
 import abbex.app.support.Said;
+import abbex.app.support.Screen;
 import abbex.app.support.Shop;
 import abbex.app.support.Visitor;
+import com.microsoft.playwright.options.AriaRole;
 import java.net.http.HttpResponse;
 import java.util.ArrayList;
 import java.util.List;
@@ -167,5 +170,34 @@ class StaleFormsTest {
         assertTrue(both.contains("value=\"two crates\""));
         told(orla.post(sheet + "/state", with(form, "FUEL", "full")), "full", "half");
         assertTrue(orla.get(sheet).body().contains("value=\"half\""), "nothing was written over");
+    }
+
+    /** On a page: the first field that is told has its choice in words, and taking what stands there puts it into the field. */
+    @Test
+    void what_stands_is_said_in_words_and_taken_by_a_tap() {
+        String job = job();
+        String sets = "/jobs/" + job + "/fitment/sets";
+        assertEquals(
+                302,
+                orla.post(sets, "name", "road", "use", "NOW", "TYRE_FRONT", "225/45R17 91W")
+                        .statusCode());
+        Matcher edit = Pattern.compile("edit=([0-9a-f-]{36})")
+                .matcher(orla.get("/jobs/" + job + "/fitment").body());
+        assertTrue(edit.find());
+        try (Screen screen = Screen.desk().signIn("orla")) {
+            screen.open("/jobs/" + job + "/fitment?edit=" + edit.group(1));
+            String[] theirs = {"set", edit.group(1), "edition", "0", "name", "road", "use", "PLANNED"};
+            assertEquals(
+                    302,
+                    milo.post(sets, with(theirs, "TYRE_FRONT", "225/45R17 91W")).statusCode());
+            screen.page.locator("#name").fill("road, cleaned");
+            screen.page.locator("#name").press("Enter");
+            assertThat(screen.page.getByRole(AriaRole.ALERT)).containsText(Said.part("form.meanwhile"));
+            assertThat(screen.page.locator("#use-bad"))
+                    .containsText(Said.by("form.stands", "text", Said.part("use.PLANNED")));
+            assertThat(screen.page.locator("#name")).hasValue("road, cleaned");
+            screen.page.locator("#use-bad .offer").click();
+            assertThat(screen.page.locator("#use")).hasValue("PLANNED");
+        }
     }
 }

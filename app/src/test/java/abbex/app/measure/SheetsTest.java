@@ -268,4 +268,21 @@ class SheetsTest {
         assertEquals(sheet.id(), row.baseline());
         assertEquals(Stage.FIRST_SET_DOWN, row.stage());
     }
+
+    /** What waited says how long; the way it took makes that uncertain by moments, and only by moments. */
+    @Test
+    void what_is_sent_in_order_stays_in_order_and_what_was_typed_long_ago_stays_there() {
+        Instant[] typed = {now, now.minusMillis(300), now.minusSeconds(3600)};
+        List<Corner> walk = List.of(Corner.LF, Corner.RF, Corner.RR);
+        for (int i = 0; i < typed.length; i++) {
+            sheets.take(orla, sheet, MeasuringPoint.of(walk.get(i), Method.HF), "14", UUID.randomUUID(), typed[i]);
+        }
+        List<ReadingRow> stored =
+                sheets.of(orla.shop(), job.id()).newest().orElseThrow().current();
+        assertEquals(
+                List.of(Corner.RR, Corner.LF, Corner.RF),
+                stored.stream().map(r -> r.spot().place()).toList());
+        assertEquals(typed[2], stored.get(0).reading().takenAt());
+        assertEquals(typed[0].plusNanos(1000), stored.get(2).reading().takenAt());
+    }
 }
