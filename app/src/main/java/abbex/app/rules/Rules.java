@@ -91,6 +91,11 @@ public class Rules {
         return reads.ofShopAndRepeats(shop, List.of(Rules.class, shop), () -> load(shop));
     }
 
+    /** The same with every repeat that was read up to now. */
+    ShopRules fresh(UUID shop) {
+        return load(shop);
+    }
+
     /** The ways to measure that a shop knows beside those of every shop: the points that it named. */
     public Ways ways(UUID shop) {
         return new Ways(reads.ofShop(shop, List.of(Rules.class, "points", shop), () -> points.of(shop)));

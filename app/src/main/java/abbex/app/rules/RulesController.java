@@ -161,7 +161,7 @@ class RulesController {
 
     private ModelAndView page(Person me, Form form) {
         Reader reader = Reader.of(me);
-        ShopRules own = rules.of(me.shop());
+        ShopRules own = rules.fresh(me.shop());
         ModelAndView page = form.on(new ModelAndView("rules"));
         page.addObject(
                 "limits",

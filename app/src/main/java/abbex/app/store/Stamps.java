@@ -35,9 +35,12 @@ class Stamps {
     /**
      * Of what a shop set.
      *
-     * @param repeats grows with readings of a place that another person read too
+     * @param repeats grows with readings of a place that another person read too, by one for every sixteen: few more tell next
+     *     to nothing of how well a shop reads, and are read over all of its sheets
      */
     record OfShop(long set, long repeats) {}
+
+    private static final long FEW = 16;
 
     private final JdbcClient jdbc;
 
@@ -58,7 +61,7 @@ class Stamps {
     OfShop ofShop(UUID shop) {
         return jdbc.sql(OF_SHOP)
                 .param("shop", shop.toString())
-                .query((row, n) -> new OfShop(row.getLong("shop"), row.getLong("repeats")))
+                .query((row, n) -> new OfShop(row.getLong("shop"), row.getLong("repeats") / FEW))
                 .single();
     }
 
@@ -67,7 +70,7 @@ class Stamps {
                 .query((row, n) -> new Stamp(
                         Ids.id(row, "vehicle_id"),
                         row.getLong("vehicle"),
-                        new OfShop(row.getLong("shop"), row.getLong("repeats"))))
+                        new OfShop(row.getLong("shop"), row.getLong("repeats") / FEW)))
                 .optional();
     }
 }
