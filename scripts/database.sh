@@ -14,9 +14,8 @@ database_start() {
   fi
   [ -s "$data/db.password" ] || secret 24 >"$data/db.password"
   local dbport folder password pid i
-  dbport=$(cat "$data/db.port" 2>/dev/null || echo $((20000 + RANDOM % 20000)))
-  dbport=$(free_port_from "$dbport")
-  echo "$dbport" >"$data/db.port"
+  # Below what the system hands out to clients, of which one might hold it just then.
+  dbport=$(cat "$data/db.port" 2>/dev/null || echo $((20000 + RANDOM % 12000)))
   folder=$(cat "$data/db.socket-folder" 2>/dev/null || true)
   if [ ! -d "$folder" ]; then folder=$(mktemp -d /tmp/abbex-XXXXXX); echo "$folder" >"$data/db.socket-folder"; fi
   password=$(cat "$data/db.password")
@@ -26,17 +25,13 @@ CREATE USER IF NOT EXISTS 'abbex'@'127.0.0.1' IDENTIFIED BY '$password';
 ALTER USER 'abbex'@'127.0.0.1' IDENTIFIED BY '$password';
 GRANT ALL ON abbex.* TO 'abbex'@'127.0.0.1';
 SQL
-  # Its own session, so that Ctrl-C ends the application before its database.
-  setsid mariadbd --no-defaults --user="$(id -un)" --datadir="$data/mysql" --bind-address=127.0.0.1 --port="$dbport" \
-    --socket="$folder/s" --pid-file="$data/db.server-pid" --init-file="$data/db-init.sql" --log-error="$data/db.log" \
-    --skip-name-resolve --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_520_ci \
-    </dev/null >/dev/null 2>&1 9>&- &
-  pid=$!
-  echo "$pid" >"$data/db.pid"
-  for ((i = 0; i < 600; i++)); do
-    if port_taken "$dbport"; then break; fi
-    [ -d "/proc/$pid" ] || fail "The database ended while starting. See $data/db.log"
-    sleep 0.05
+  for ((i = 0; i < 5; i++)); do
+    dbport=$(free_port_from "$dbport")
+    echo "$dbport" >"$data/db.port"
+    if database_launch "$dbport" "$folder"; then break; fi
+    # Another took the port in between: the next one.
+    { [ "$i" -lt 4 ] && tail -n 5 "$data/db.log" | grep -q "Address already in use"; } || fail "The database ended while starting. See $data/db.log"
+    dbport=$((dbport + 1))
   done
   port_taken "$dbport" || fail "The database did not answer within 30 seconds. See $data/db.log"
   cat >"$data/db.properties" <<TEXT
@@ -44,6 +39,24 @@ spring.datasource.url=jdbc:mariadb://127.0.0.1:$dbport/abbex?connectTimeout=1500
 spring.datasource.username=abbex
 spring.datasource.password=$password
 TEXT
+}
+
+# On a port; false when it ended while starting.
+database_launch() {
+  local pid i
+  # Its own session, so that Ctrl-C ends the application before its database.
+  setsid mariadbd --no-defaults --user="$(id -un)" --datadir="$data/mysql" --bind-address=127.0.0.1 --port="$1" \
+    --socket="$2/s" --pid-file="$data/db.server-pid" --init-file="$data/db-init.sql" --log-error="$data/db.log" \
+    --skip-name-resolve --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_520_ci \
+    </dev/null >/dev/null 2>&1 9>&- &
+  pid=$!
+  echo "$pid" >"$data/db.pid"
+  for ((i = 0; i < 600; i++)); do
+    # Whoever else holds the port answers too: it is ours only while our process lives.
+    [ -d "/proc/$pid" ] || return 1
+    if port_taken "$1"; then return 0; fi
+    sleep 0.05
+  done
 }
 
 database_stop() {

@@ -32,20 +32,27 @@ export function tape({ area, take, undo }) {
     status.textContent = text;
   };
 
+  /** Below nought, past the mark is further down: what lies right of it on the tape is written with a minus. */
+  function written(side) {
+    const below = at.mark !== null && at.whole * marks + at.mark < 0;
+    return below && side ? (side === '+' ? '-' : '+') : side;
+  }
+
   /** The reading as it would be typed. */
   function text() {
     if (at.mark === null) return '';
     const total = at.whole * marks + at.mark;
+    const side = written(at.side);
     const size = Math.abs(total);
     const sign = total < 0 ? '-' : '';
-    if (metric) return sign + String((size * 10) / marks) + at.side + suffix;
+    if (metric) return sign + String((size * 10) / marks) + side + suffix;
     const whole = Math.floor(size / marks);
     let [n, d] = [size % marks, marks];
     while (n && n % 2 === 0) {
       n /= 2;
       d /= 2;
     }
-    return sign + (whole || !n ? whole : '') + (n ? (whole ? ' ' : '') + n + '/' + d : '') + at.side + suffix;
+    return sign + (whole || !n ? whole : '') + (n ? (whole ? ' ' : '') + n + '/' + d : '') + side + suffix;
   }
 
   const pretty = (typed) => typed.replace('-', '−').replace(/(\d+)\/(\d+)/, '$1⁄$2');
@@ -215,7 +222,7 @@ export function tape({ area, take, undo }) {
     inch.setAttribute('aria-valuenow', String(now));
     inch.setAttribute('aria-valuetext', text() || words('script.tape.unmarked'));
     for (const b of panel.querySelectorAll('[data-side]'))
-      b.setAttribute('aria-pressed', String(b.dataset.side === at.side));
+      b.setAttribute('aria-pressed', String(b.dataset.side === written(at.side)));
   }
 
   // ---- fingers: one at a time, and only what ends as a tap or a slide along the tape
@@ -301,7 +308,7 @@ export function tape({ area, take, undo }) {
     if (by) nudge(Number(by));
     if (side) {
       if (at.mark === null) say(words('script.tape.mark-first'));
-      else choose(at.mark, at.side === side ? '' : side);
+      else choose(at.mark, at.side === written(side) ? '' : written(side));
     }
     if (e.target.closest('[data-take]')) {
       if (field()?.value.trim()) take(field());
@@ -316,8 +323,8 @@ export function tape({ area, take, undo }) {
 
   // ---- which field
   area.addEventListener('focusin', (e) => {
-    const written = field()?.value.match(/^-?\d+/)?.[0];
-    if (written) recent = at.mark === null ? Math.floor(Number(written) / (metric ? 10 : 1)) : at.whole;
+    const whole = field()?.value.match(/^-?\d+/)?.[0];
+    if (whole) recent = at.mark === null ? Math.floor(Number(whole) / (metric ? 10 : 1)) : at.whole;
     if (e.target.matches('.reading') && e.target.closest('.spot').dataset.key !== at.key) turnTo(e.target);
   });
   area.addEventListener('input', (e) => {

@@ -43,6 +43,9 @@ final class DropAnswer {
         sheet.ends().forEach((end, drop) -> {
             Map<String, Object> one = new LinkedHashMap<>();
             drop.drop().ifPresent(f -> one.put("drop", make.length(f.value())));
+            if (drop.uneven()) {
+                one.put("uneven", true);
+            }
             Map<String, Object> sides = new LinkedHashMap<>();
             drop.leftRight().forEach((method, both) -> sides.put(method.code(), make.both(both)));
             one.put("leftRight", Map.of("byMethod", sides));

@@ -22,6 +22,32 @@ public record Elevation(String box, List<Wheel> wheels, List<Stroke> strokes, St
         strokes = List.copyOf(strokes);
     }
 
+    /** Wheels and lines as SVG, in one piece: there are dozens on a page, and all of it is numbers and our own styles. */
+    public String svg() {
+        StringBuilder svg = new StringBuilder(1500);
+        for (Wheel w : wheels) {
+            String circle = "<circle cx=\"" + w.x() + "\" cy=\"" + w.hub() + "\" r=\"";
+            svg.append("<g>")
+                    .append(circle)
+                    .append(w.tyre())
+                    .append("\" class=\"tyre\" clip-path=\"url(#ground)\"/>")
+                    .append(circle)
+                    .append(w.rim())
+                    .append("\" class=\"rim\"/></g>");
+        }
+        for (Stroke l : strokes) {
+            svg.append("<path class=\"")
+                    .append(l.style())
+                    .append("\" d=\"")
+                    .append(l.path())
+                    .append("\"/>");
+        }
+        return svg.append("<path class=\"arrow\" d=\"")
+                .append(arrow)
+                .append("\"/>")
+                .toString();
+    }
+
     /** A dimension arrow that stands upright; a short one has its heads outside, pointing at each other. */
     static String arrow(double x, double from, double to, double width) {
         double head = width * 26 / 900;

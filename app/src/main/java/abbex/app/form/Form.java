@@ -101,6 +101,11 @@ public final class Form {
         return problems.get(field);
     }
 
+    /** Something is to be said under a field. */
+    public boolean speaks(String field) {
+        return problems.containsKey(field) || meanwhile.containsKey(field);
+    }
+
     /** What marks a field that cannot be taken for a browser: true, or null for no mark. */
     public @Nullable String invalid(String field) {
         return problems.containsKey(field) ? "true" : null;

@@ -17,6 +17,7 @@ import abbex.core.heights.Assessment;
 import abbex.core.heights.BeforeAfter;
 import abbex.core.heights.CornerDrop;
 import abbex.core.heights.DropSheet;
+import abbex.core.heights.EndDrop;
 import abbex.core.heights.Height;
 import abbex.core.heights.HeightSheet;
 import abbex.core.heights.MeasuringPoint;
@@ -152,7 +153,17 @@ public record SheetView(
         List<Big> heads() {
             List<Big> heads = new ArrayList<>();
             for (End end : End.values()) {
-                drops.ends().get(end).drop().ifPresent(f -> heads.add(big(Words.capital(words.say("end." + end)), f)));
+                EndDrop drop = drops.ends().get(end);
+                if (drop.uneven()) {
+                    // Their mean would be the drop of neither.
+                    Stream.of(end.left(), end.right())
+                            .forEach(corner -> drops.corners()
+                                    .get(corner)
+                                    .best()
+                                    .ifPresent(f -> heads.add(big(Words.capital(words.word(corner, reader)), f))));
+                } else {
+                    drop.drop().ifPresent(f -> heads.add(big(Words.capital(words.say("end." + end)), f)));
+                }
             }
             Optional.ofNullable(drops.points().get(MeasuringPoint.of(Seat.SEAT, PointMethod.SEAT)))
                     .ifPresent(

@@ -7,11 +7,14 @@ import abbex.core.heights.Advertised;
 import abbex.core.heights.Assessment;
 import abbex.core.heights.Round;
 import abbex.core.vehicle.Vehicle;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Supplier;
 
 /** All sheets of a job, in order, and what its shop set; a comparison of two of them is made once. */
 public final class JobSheets {
@@ -22,6 +25,9 @@ public final class JobSheets {
     private final Map<Asked, Assessment> judged = new ConcurrentHashMap<>();
 
     private record Asked(Vehicle vehicle, Advertised advertised, Assessment.Pair compared) {}
+
+    private final Cache<Object, Object> shown =
+            Caffeine.newBuilder().maximumSize(16).build();
 
     JobSheets(List<SheetData> sheets, ShopRules rules) {
         this.sheets = List.copyOf(sheets);
@@ -78,6 +84,12 @@ public final class JobSheets {
         int a = sheets.indexOf(one);
         int b = sheets.indexOf(other);
         return judge(job, new Assessment.Pair(Math.min(a, b), Math.max(a, b)));
+    }
+
+    /** What was formed out of these sheets for somebody to see, once for as long as they stand so. */
+    @SuppressWarnings("unchecked")
+    <T> T shown(List<Object> question, Supplier<T> form) {
+        return (T) shown.get(question, asked -> form.get());
     }
 
     private Assessment judge(Job job, Assessment.Pair compared) {

@@ -24,10 +24,13 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.ModelAndView;
+import org.springframework.web.util.HtmlUtils;
 
 /** The page of a sheet: what it opens and what it shows. */
 @Component
@@ -53,10 +56,21 @@ class MeasurePages {
      * @param like what an empty field shows: what the sheet that it is compared with says, else an example
      * @param choices what there is to choose from; empty when it is typed
      */
-    public record StateLine(String item, String label, String text, String like, List<Choice> choices) {}
+    public record StateLine(String item, String label, String text, String like, List<Choice> choices) {
+        /** What there is to choose from as the options of a list, made safe: the most numerous elements of the page. */
+        public String options() {
+            return choices.stream().map(Choice::option).collect(Collectors.joining());
+        }
+    }
 
     /** One thing to choose. */
-    public record Choice(String value, String name, boolean chosen) {}
+    public record Choice(String value, String name, boolean chosen) {
+        String option() {
+            return "<option value=\"" + HtmlUtils.htmlEscape(value, "UTF-8") + "\""
+                    + (chosen ? " selected=\"selected\"" : "") + ">" + HtmlUtils.htmlEscape(name, "UTF-8")
+                    + "</option>";
+        }
+    }
 
     /** What is compared, and where the two states differ; that is empty where they do not. */
     public record Compared(String now, String base, String differing) {}
@@ -121,6 +135,19 @@ class MeasurePages {
                     .orElseGet(() -> chosen(this, null));
         }
 
+        /** What is shown of this sheet against its base, formed once for as long as all of it stands so. */
+        <T> T shown(List<Object> question, Supplier<T> form) {
+            return all.shown(
+                    List.of(
+                            job.vehicle(),
+                            job.advertised(),
+                            sheet.row().id(),
+                            base.row().id(),
+                            asked,
+                            question),
+                    form);
+        }
+
         /** What keeps the choice of the base in an address. */
         String keep() {
             return asked ? "&against=" + base.row().id() : "";
@@ -148,11 +175,15 @@ class MeasurePages {
         Reader reader = form.reader();
         ModelAndView page = form.on(new ModelAndView(view));
         page.addObject("stamp", sheets.stamp(me.shop(), o.job().id()));
-        page.addObject("walk", Walk.of(o, round, me.id(), reader, words, refusal));
+        page.addObject(
+                "walk",
+                refusal == null
+                        ? Walk.of(o, round, me.id(), reader, words)
+                        : Walk.of(o, round, me.id(), reader, words, refusal));
         List<Finding> findings = o.judged().drops().findings();
-        page.addObject("says", words.findings(findings, reader));
+        page.addObject("says", o.shown(List.of("says", reader), () -> words.findings(findings, reader)));
         page.addObject("compared", compared(o, findings, reader));
-        page.addObject("fit", fit(o, reader));
+        page.addObject("fit", o.shown(List.of("fit", reader), () -> fit(o, reader)));
         page.addObject("bases", bases(o));
         page.addObject("tape", TapeFace.of(o.sheet().row()));
         page.addObject("sheets", o.all().sheets());

@@ -4,17 +4,21 @@ import abbex.app.arrive.Job;
 import abbex.app.page.Numerals;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
+import abbex.core.figure.Figure;
 import abbex.core.figure.Finding;
+import abbex.core.figure.Place;
 import abbex.core.figure.Severity;
 import abbex.core.heights.Asked;
 import abbex.core.heights.Assessment;
 import abbex.core.heights.DropSheet;
 import abbex.core.heights.HeightSheet;
 import abbex.core.heights.Round;
+import abbex.core.units.Estimate;
 import abbex.core.vehicle.End;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
@@ -101,12 +105,20 @@ class NextAct {
                 .findFirst();
     }
 
+    /** Per end, its sides apart where they came down unlike each other. */
     private String summary(DropSheet drop, Reader reader) {
-        List<String> ends = Stream.of(End.values())
-                .flatMap(end -> drop.ends().get(end).drop().stream()
-                        .map(f -> words.say("end." + end.name()) + " "
-                                + Numerals.drop(f.value().value(), reader)))
-                .toList();
-        return String.join(", ", ends);
+        return Stream.of(End.values())
+                .flatMap(end -> drop.ends().get(end).uneven()
+                        ? Stream.of(end.left(), end.right())
+                                .map(corner ->
+                                        told(corner, drop.corners().get(corner).best(), reader))
+                        : Stream.of(told(end, drop.ends().get(end).drop(), reader)))
+                .flatMap(Optional::stream)
+                .collect(Collectors.joining(", "));
+    }
+
+    private Optional<String> told(Place place, Optional<Figure<Estimate>> drop, Reader reader) {
+        return drop.map(
+                f -> words.word(place, reader) + " " + Numerals.drop(f.value().value(), reader));
     }
 }

@@ -5,6 +5,7 @@ import abbex.core.heights.Asked;
 import abbex.core.heights.Height;
 import abbex.core.heights.MeasuringPoint;
 import abbex.core.heights.PointMethod;
+import abbex.core.heights.PromiseDoubt;
 import abbex.core.heights.SheetState;
 import abbex.core.heights.Slip;
 import abbex.core.heights.Stage;
@@ -42,6 +43,7 @@ public class HeightWords extends Wording {
         of(Stage.class, (stage, words, reader) -> Words.small(words.say("stage." + stage.name())));
         named(SheetState.Item.class, "item.");
         named(Slip.class, "slip.");
+        named(PromiseDoubt.class, "doubt.");
         named(SubstituteBaseline.class, "standin.");
     }
 }

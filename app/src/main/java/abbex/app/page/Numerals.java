@@ -49,6 +49,9 @@ public final class Numerals {
 
     /** Text made safe for a page, its fractions drawn as fractions. */
     public static String html(String text) {
+        if (text.isEmpty()) {
+            return text;
+        }
         String safe = HtmlUtils.htmlEscape(text, "UTF-8");
         return safe.indexOf('⁄') < 0 ? safe : FRACTION.matcher(safe).replaceAll("<span class=\"frac\">$1⁄$2</span>");
     }

@@ -1,5 +1,6 @@
 package abbex.app.people;
 
+import abbex.app.store.StaticFiles;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import org.springframework.context.annotation.Bean;
@@ -63,18 +64,9 @@ class SecuritySettings {
         HttpSessionRequestCache pagesOnly = new HttpSessionRequestCache();
         pagesOnly.setRequestMatcher(request -> request.getMethod().equals("GET") && !byScript(request));
         return http.requestCache(c -> c.requestCache(pagesOnly))
-                .authorizeHttpRequests(a -> a.requestMatchers(
-                                "/sign-in",
-                                "/app.css",
-                                "/sw.js",
-                                "/js/**",
-                                "/fonts/**",
-                                "/webjars/**",
-                                "/icons.svg",
-                                "/shapes.svg",
-                                "/favicon.svg",
-                                "/no-network",
-                                "/error")
+                .authorizeHttpRequests(a -> a.requestMatchers(StaticFiles.patterns())
+                        .permitAll()
+                        .requestMatchers("/sign-in", "/no-network", "/error")
                         .permitAll()
                         .requestMatchers("/people/**", "/audit", "/keys/**", "/rules/**", "/gaps/set")
                         .hasRole("LEAD")

@@ -3,7 +3,9 @@ package abbex.app.store;
 import abbex.app.words.Bundles;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
+import jakarta.servlet.http.Cookie;
 import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletRequestWrapper;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.net.InetAddress;
@@ -12,6 +14,7 @@ import java.sql.Connection;
 import java.sql.SQLException;
 import java.util.Optional;
 import javax.sql.DataSource;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.web.servlet.FilterRegistrationBean;
@@ -48,6 +51,18 @@ class DatabaseGate {
         return gate;
     }
 
+    /** A request that brings no cookie, so that nothing looks for its session. */
+    private static final class Anybody extends HttpServletRequestWrapper {
+        Anybody(HttpServletRequest request) {
+            super(request);
+        }
+
+        @Override
+        public Cookie @Nullable [] getCookies() {
+            return null;
+        }
+    }
+
     private static final class Gate extends OncePerRequestFilter {
         private final DataSource database;
         private final Bundles words;
@@ -59,18 +74,12 @@ class DatabaseGate {
         }
 
         @Override
-        protected boolean shouldNotFilter(HttpServletRequest request) {
-            String path = request.getServletPath();
-            return path.startsWith("/webjars/")
-                    || path.startsWith("/fonts/")
-                    || path.startsWith("/js/")
-                    || path.endsWith(".css")
-                    || path.endsWith(".svg");
-        }
-
-        @Override
         protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
                 throws ServletException, IOException {
+            if (StaticFiles.is(request.getServletPath())) {
+                chain.doFilter(new Anybody(request), response);
+                return;
+            }
             if (request.getServletPath().equals("/health") && onLoopback(request)) {
                 health(response, answers());
                 return;

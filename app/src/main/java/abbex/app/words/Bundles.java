@@ -6,7 +6,9 @@ import java.io.Reader;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.text.MessageFormat;
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Properties;
@@ -14,6 +16,7 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.support.AbstractMessageSource;
 import org.springframework.core.io.Resource;
@@ -26,9 +29,26 @@ public class Bundles extends AbstractMessageSource {
     private static final Pattern ARGUMENT = Pattern.compile("\\{([A-Za-z]\\w*)}");
 
     private final Map<String, String> texts;
+    /** Each text cut at its arguments: what stands before, an argument's name, what stands before the next, and so on. */
+    private final Map<String, List<String>> parts;
 
     private Bundles(Map<String, String> texts) {
         this.texts = Map.copyOf(texts);
+        this.parts = texts.entrySet().stream()
+                .collect(Collectors.toUnmodifiableMap(Map.Entry::getKey, text -> parts(text.getValue())));
+    }
+
+    private static List<String> parts(String text) {
+        List<String> parts = new ArrayList<>();
+        Matcher argument = ARGUMENT.matcher(text);
+        int from = 0;
+        while (argument.find()) {
+            parts.add(text.substring(from, argument.start()));
+            parts.add(argument.group(1));
+            from = argument.end();
+        }
+        parts.add(text.substring(from));
+        return List.copyOf(parts);
     }
 
     /**
@@ -69,10 +89,15 @@ public class Bundles extends AbstractMessageSource {
 
     /** The text with each argument put in its place. */
     public String say(String key, Function<String, String> arguments) {
-        String pattern = pattern(key);
-        return pattern.indexOf('{') < 0
-                ? pattern
-                : ARGUMENT.matcher(pattern).replaceAll(m -> Matcher.quoteReplacement(arguments.apply(m.group(1))));
+        List<String> known = parts.get(key);
+        if (known == null || known.size() == 1) {
+            return pattern(key);
+        }
+        StringBuilder said = new StringBuilder();
+        for (int i = 0; i < known.size(); i++) {
+            said.append(i % 2 == 0 ? known.get(i) : arguments.apply(known.get(i)));
+        }
+        return said.toString();
     }
 
     /** For templates, where the arguments are name and value by turns. */

@@ -16,7 +16,7 @@ import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
 
-/** A page in Debian's Chromium without a monitor; whatever the browser complains about is kept. */
+/** A page in Debian's headless Chromium; whatever the browser complains about is kept. */
 public final class Screen implements AutoCloseable {
     private static final Map<String, List<Cookie>> SESSIONS = new ConcurrentHashMap<>();
     private static Browser browser;
@@ -56,7 +56,8 @@ public final class Screen implements AutoCloseable {
     private static synchronized Browser browser() {
         if (browser == null) {
             PlaywrightAssertions.setDefaultAssertionTimeout(20_000);
-            Path chromium = Stream.of("/usr/bin/chromium", "/usr/bin/chromium-browser")
+            Path chromium = Stream.of(
+                            "/usr/bin/chromium-headless-shell", "/usr/bin/chromium", "/usr/bin/chromium-browser")
                     .map(Path::of)
                     .filter(Files::exists)
                     .findFirst()

@@ -10,6 +10,8 @@ import abbex.app.support.Shop;
 import abbex.app.support.Visitor;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.net.InetSocketAddress;
+import java.net.Socket;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -120,6 +122,23 @@ class BackupTest {
             zip.write(text.getBytes(StandardCharsets.UTF_8));
         }
         return bytes.toByteArray();
+    }
+
+    /** A port that another holds without answering on it, as a client's end does, is passed over. */
+    @Test
+    void a_database_finds_another_port() throws IOException {
+        Path folder = emptyFolder("ported");
+        Files.createDirectories(folder);
+        try (Socket holds = new Socket()) {
+            holds.bind(new InetSocketAddress("127.0.0.1", 0));
+            Files.writeString(folder.resolve("db.port"), holds.getLocalPort() + "\n");
+            Script.Run start = Script.abbex("database", "start", "--data", folder.toString());
+            assertEquals(0, start.status(), start.said());
+            assertTrue(
+                    Integer.parseInt(Files.readString(folder.resolve("db.port")).strip()) > holds.getLocalPort());
+        } finally {
+            Script.abbex("database", "stop", "--data", folder.toString());
+        }
     }
 
     /** A state that an earlier version left, as its own backup holds it, is brought up to date by this version. */

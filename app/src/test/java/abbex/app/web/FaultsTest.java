@@ -12,13 +12,17 @@ import ch.qos.logback.classic.Logger;
 import ch.qos.logback.classic.spi.ILoggingEvent;
 import ch.qos.logback.core.read.ListAppender;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import java.net.http.HttpResponse;
 import java.util.List;
+import java.util.concurrent.atomic.AtomicReference;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.slf4j.LoggerFactory;
 import org.springframework.jdbc.core.simple.JdbcClient;
 
@@ -43,6 +47,10 @@ class FaultsTest {
         assertTrue(answer.body().contains(Said.part("trouble.AWAY")));
         assertTrue(answer.headers().firstValue("Retry-After").isPresent());
         assertTrue(seconds < 5, "answered after " + seconds + " s; under 3 on a quiet machine");
+        // A page that is half there gets the rest of its scripts, without which nothing that is typed would wait.
+        for (String file : List.of("/js/tape.mjs", "/js/words.mjs", "/app.css", "/sw.js", "/icons.svg")) {
+            assertEquals(200, orla.get(file).statusCode(), file);
+        }
         Shop.startDatabase();
         assertEquals(200, eventually(orla, "/"));
     }
@@ -138,6 +146,39 @@ class FaultsTest {
                     .query(Long.class)
                     .single();
             assertEquals(3, rows);
+        }
+    }
+
+    /** News draws the arch again while the answer to its reading is on its way: the answer counts, and so does its failure. */
+    @ParameterizedTest
+    @ValueSource(booleans = {true, false})
+    void the_answer_to_a_form_that_was_drawn_again_counts(boolean answered) {
+        try (Screen screen = Screen.desk().signIn("milo")) {
+            Page page = screen.page;
+            screen.open("/arrive");
+            page.locator("#plate").fill("FA " + System.nanoTime() % 1_000_000);
+            page.locator("#name").fill("test hatch");
+            page.keyboard().press("Enter");
+            assertThat(page.locator("html")).hasAttribute("data-kept", "true");
+            AtomicReference<Route> held = new AtomicReference<>();
+            page.route("**/readings", held::set);
+            page.locator("#in-LF").fill("14");
+            page.waitForRequest("**/readings", () -> page.keyboard().press("Enter"));
+            page.evaluate("document.querySelector('#arch-LF form').id = 'sent'");
+            page.waitForResponse(
+                    "**/news?*",
+                    () -> page.evaluate("document.dispatchEvent(new CustomEvent('abbex:stored', { detail: [] }))"));
+            assertThat(page.locator("#sent")).hasCount(0);
+            if (answered) {
+                held.get().resume();
+                page.unroute("**/readings");
+                assertThat(page.locator("#arch-LF.taken")).isVisible();
+            } else {
+                held.get().fulfill(new Route.FulfillOptions().setStatus(503));
+                page.unroute("**/readings");
+                assertThat(page.locator("#waits")).isVisible();
+                assertThat(page.locator("#arch-LF.taken")).isVisible();
+            }
         }
     }
 }

@@ -255,4 +255,25 @@ class TapeTest {
         assertThat(panel).hasCount(0);
         assertEquals("14 3/8", page.locator("#in-RF").inputValue());
     }
+
+    /** Tread to lip begins at 1 1/2; two inches less is tuck, where past a mark lies to its left. */
+    @Test
+    void past_a_mark_of_tuck_by_a_thumb() {
+        receive(Screen.tablet(), "orla");
+        page.locator("#chip-TG").click();
+        assertThat(page.locator("#walk")).hasAttribute("data-method", "TG");
+        assertThat(page.locator(".tape-title")).hasText("Left front, tread to lip");
+        nudge(-1);
+        nudge(-1);
+        tapMark(10, 0);
+        assertThat(page.locator("#in-LF")).hasValue("-3/8");
+        tap(page.locator(".side[data-side='+']"));
+        assertThat(page.locator("#in-LF")).hasValue("-3/8+");
+        assertThat(page.locator(".side[data-side='+']")).hasAttribute("aria-pressed", "true");
+        tapMark(10, 0.43);
+        assertThat(page.locator("#in-LF")).hasValue("-3/8-");
+        take();
+        assertThat(page.locator("#arch-LF.taken")).isVisible();
+        assertThat(page.locator("#in-LF")).hasValue("-3/8-");
+    }
 }

@@ -176,7 +176,7 @@ final class Soak {
             String which = kill % 2 == 0 ? "db" : "app";
             long pid = Long.parseLong(
                     Files.readString(data.resolve(which + ".pid")).strip());
-            new ProcessBuilder("kill", "-9", Long.toString(pid)).start().waitFor();
+            ProcessHandle.of(pid).ifPresent(ProcessHandle::destroyForcibly);
             System.out.println("after " + done.get() + " readings: killed the "
                     + (which.equals("db") ? "database" : "application"));
             start();

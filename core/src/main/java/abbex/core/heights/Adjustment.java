@@ -31,8 +31,19 @@ public final class Adjustment {
     private static final double TWINS = 0.9999;
     /** A quarter of the diagonal difference that another floor may bring (ours): 20 mm. */
     private static final double ANOTHER_FLOOR = 5;
+    /** Another load: all loaded radii together, one standard deviation in mm: 100 kg on 220 N/mm a tyre and as much again (ours). */
+    private static final double LOADED_TYRES = 2;
+
+    /** The same for one tyre beside the others: in the boot, or beside the driver (ours). */
+    private static final double LOADED_TYRE = 3;
+
+    private static final List<SheetState.Item> LOADS = List.of(SheetState.Item.LOAD, SheetState.Item.BAG_PRESSURE);
+
     /** All readings together may scatter by chance beyond what is allowed in so many jobs (ours). */
     private static final double RESTLESS = 1e-4;
+
+    /** After so many steps the frame points' places stand to a hundredth of a millimetre of height. */
+    private static final int STEPS = 3;
 
     private record Row(int sheet, MeasuringPoint spot, Reading reading) {}
 
@@ -56,7 +67,9 @@ public final class Adjustment {
                 vehicle,
                 sheets,
                 freedoms,
-                (sheet, height, reading) -> height.by(reading).uncertainty().standard());
+                (sheet, height, reading) -> Math.hypot(
+                        height.by(reading).uncertainty().standard(),
+                        sheets.get(sheet).basis().standIn().ownMm()));
     }
 
     /** The standard deviation of a reading in mm. */
@@ -66,10 +79,20 @@ public final class Adjustment {
 
     /** The same with other standard deviations than the readings' own. */
     static Adjustment of(Vehicle vehicle, List<HeightSheet> sheets, PriorDeviations freedoms, Standard standard) {
-        double pitch = vehicle.frameBase()
-                .flatMap(frame -> vehicle.wheelbase().map(base -> frame.mm() / base.mm()))
-                .orElse(Floor.FRAME_PITCH);
-        Equations equations = new Equations(freedoms, pitch, Floor.FRAME_ROLL);
+        FramePlaces frame = FramePlaces.of(vehicle, sheets.size());
+        Adjustment adjusted = step(sheets, freedoms, standard, frame);
+        // Only a second sheet tells where the points lie, and only where it was pitched or rolled.
+        boolean moved = sheets.stream().filter(s -> s.has(Method.FG)).count() > 1;
+        for (int i = 0; moved && i < STEPS; i++) {
+            frame = adjusted.equations.frame(adjusted.fit);
+            adjusted = step(sheets, freedoms, standard, frame);
+        }
+        return adjusted;
+    }
+
+    private static Adjustment step(
+            List<HeightSheet> sheets, PriorDeviations freedoms, Standard standard, FramePlaces frame) {
+        Equations equations = new Equations(freedoms, frame);
         List<Row> rows = new ArrayList<>();
         for (int sheet = 0; sheet < sheets.size(); sheet++) {
             state(equations, sheets, sheet, freedoms);
@@ -79,7 +102,10 @@ public final class Adjustment {
                     Map<Unknown, Double> parts = equations.parts(sheet, spot.corner(), spot.method());
                     double value = height.by(reading).value().mm();
                     origins(equations, sheet, spot, value);
-                    equations.add(parts, value, standard.of(sheet, height, reading));
+                    equations.add(
+                            parts,
+                            value + equations.twice(sheet, spot.corner(), spot.method()),
+                            standard.of(sheet, height, reading));
                     rows.add(new Row(sheet, spot, reading));
                 }
             }
@@ -94,22 +120,55 @@ public final class Adjustment {
         while (wheels < sheet && sheets.get(wheels).state().differs(here, SheetState.Item.WHEEL_SET)) {
             wheels++;
         }
-        equations.sheet(wheels, sheets.get(sheet).basis().arches());
-        SheetState first = sheets.get(wheels).state();
+        equations.sheet(
+                wheels,
+                sheets.get(sheet).basis().arches(),
+                sheets.get(sheet).basis().standIn());
+        List<HeightSheet> onThese = sheets.subList(wheels, sheet);
+        boolean load = LOADS.stream().anyMatch(item -> differs(onThese, here, item));
+        if (load) {
+            equations.width(new Unknown.Tyres(sheet), LOADED_TYRES);
+        }
         for (Corner corner : Corner.WALK) {
-            Optional<Pressure> was = first.pressure(corner);
-            Optional<Pressure> is = here.pressure(corner);
-            if (was.isPresent() && is.isPresent() && was.get().differsFrom(is.get())) {
+            if (otherPressure(onThese, here, corner)) {
                 equations.width(new Unknown.Tyre(sheet, corner), PriorDeviations.FREE);
+            } else if (load) {
+                equations.width(new Unknown.Tyre(sheet, corner), LOADED_TYRE);
             }
         }
-        if (sheets.get(0).state().differs(here, SheetState.Item.BAY)) {
+        List<HeightSheet> before = sheets.subList(0, sheet);
+        if (differs(before, here, SheetState.Item.BAY)) {
             boolean surveyed = sheets.get(0).basis().floor().isPresent()
                     && sheets.get(sheet).basis().floor().isPresent();
             equations.width(
                     new Unknown.Moved(Unknown.Freedom.TWIST, sheet),
                     surveyed ? Math.hypot(freedoms.diagonal(), Floor.SURVEYED_DIAGONAL) / 4 : ANOTHER_FLOOR);
         }
+    }
+
+    /** Unlike what the first sheet says of it, or where that says nothing, unlike any sheet since. */
+    private static boolean differs(List<HeightSheet> earlier, SheetState here, SheetState.Item item) {
+        return earlier.stream()
+                .map(HeightSheet::state)
+                .filter(state -> state.said(item).isPresent())
+                .limit(earlier.isEmpty() || earlier.get(0).state().said(item).isPresent() ? 1 : earlier.size())
+                .anyMatch(state -> state.differs(here, item));
+    }
+
+    private static boolean otherPressure(List<HeightSheet> earlier, SheetState here, Corner corner) {
+        Optional<Pressure> is = here.pressure(corner);
+        return is.isPresent()
+                && earlier.stream()
+                        .flatMap(s -> s.state().pressure(corner).stream())
+                        .limit(
+                                earlier.isEmpty()
+                                                || earlier.get(0)
+                                                        .state()
+                                                        .pressure(corner)
+                                                        .isPresent()
+                                        ? 1
+                                        : earlier.size())
+                        .anyMatch(was -> was.differsFrom(is.get()));
     }
 
     private static void origins(Equations equations, int sheet, MeasuringPoint spot, double value) {
@@ -171,14 +230,15 @@ public final class Adjustment {
             was.remove(equations.lip(before, corner));
             is.remove(equations.lip(after, corner));
         }
-        return told(equations.function(was, is));
+        double twice = equations.twice(after, corner, method) - equations.twice(before, corner, method);
+        return told(equations.function(own(was), own(is)), twice);
     }
 
     /** How far up the lip of a corner was moved by work on its arch between two sheets; empty when nothing tells. */
     public Optional<Estimate> lip(int before, int after, Corner corner) {
         Map<Unknown, Double> was = Map.of(equations.lip(before, corner), 1.0);
         Map<Unknown, Double> is = Map.of(equations.lip(after, corner), 1.0);
-        return equations.knows(was) && equations.knows(is) ? told(equations.function(is, was)) : Optional.empty();
+        return equations.knows(was) && equations.knows(is) ? told(equations.function(is, was), 0) : Optional.empty();
     }
 
     /**
@@ -188,24 +248,36 @@ public final class Adjustment {
     public Optional<Estimate> rakeChange(int before, int after, Method method) {
         Map<Unknown, Double> plus = new HashMap<>();
         Map<Unknown, Double> minus = new HashMap<>();
+        double twice = 0;
         for (Corner corner : Corner.WALK) {
             Map<Unknown, Double> was = equations.parts(before, corner, method);
             Map<Unknown, Double> is = equations.parts(after, corner, method);
             if (!equations.knows(was) || !equations.knows(is)) {
                 return Optional.empty();
             }
+            own(was);
+            own(is);
             boolean rear = corner.end() == End.REAR;
+            double here = equations.twice(before, corner, method) - equations.twice(after, corner, method);
+            twice += (rear ? here : -here) / 2;
             is.forEach((unknown, factor) -> (rear ? plus : minus).merge(unknown, factor / 2, Double::sum));
             was.forEach((unknown, factor) -> (rear ? minus : plus).merge(unknown, factor / 2, Double::sum));
         }
-        return told(equations.function(plus, minus));
+        return told(equations.function(plus, minus), twice);
     }
 
-    private Optional<Estimate> told(double[] function) {
+    /** Without what another vehicle stood in for: how this one stood is asked. */
+    private static Map<Unknown, Double> own(Map<Unknown, Double> parts) {
+        parts.keySet().removeIf(Unknown.StandIn.class::isInstance);
+        return parts;
+    }
+
+    private Optional<Estimate> told(double[] function, double constant) {
         double standard = fit.standard(function);
         return standard > PriorDeviations.FREE / 100
                 ? Optional.empty()
-                : Optional.of(new Estimate(Length.ofRoundedMm(fit.value(function)), Uncertainty.known(standard)));
+                : Optional.of(
+                        new Estimate(Length.ofRoundedMm(fit.value(function) + constant), Uncertainty.known(standard)));
     }
 
     /** The greatest standardised residual that a job without a mistake may be expected to have. */

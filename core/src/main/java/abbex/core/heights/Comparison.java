@@ -2,6 +2,7 @@ package abbex.core.heights;
 
 import abbex.core.figure.Finding;
 import abbex.core.units.Length;
+import abbex.core.units.Uncertainty;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.Vehicle;
 import java.util.ArrayList;
@@ -16,6 +17,13 @@ record Comparison(
         Advertised advertised,
         Limits limits,
         List<Finding> findings) {
+    private static final List<SheetState.Item> LOADED = List.of(
+            SheetState.Item.LOAD,
+            SheetState.Item.PRELOAD,
+            SheetState.Item.BAG_PRESSURE,
+            SheetState.Item.RIDE_MODE,
+            SheetState.Item.NOSE_LIFT);
+
     static Comparison of(Vehicle vehicle, HeightSheet before, HeightSheet after, Advertised advertised, Limits limits) {
         return new Comparison(vehicle, before, after, advertised, limits, new ArrayList<>());
     }
@@ -27,6 +35,17 @@ record Comparison(
     /** The same wheels on both sheets, as far as anybody said. */
     boolean sameWheels() {
         return !before.state().differs(after.state(), SheetState.Item.WHEEL_SET);
+    }
+
+    /** What both sheets say of load, preload, bags, ride mode and nose lift is the same, as far as anybody said. */
+    boolean sameState() {
+        return LOADED.stream().noneMatch(item -> before.state().differs(after.state(), item));
+    }
+
+    /** What the heights of another vehicle or side may be off by for all of them together, one standard deviation. */
+    Uncertainty standIns() {
+        return Uncertainty.known(Math.hypot(
+                before.basis().standIn().standardMm(), after.basis().standIn().standardMm()));
     }
 
     /** The two sheets were taken in different bays, as somebody said. */

@@ -58,7 +58,7 @@ public record DropSheet(
         IdentityCheck.run(c, corners, ends);
         SideCheck.run(c, ends);
         TruckCheck.run(c, ends, points);
-        PromiseCheck.run(c, ends, points);
+        PromiseCheck.run(c, corners, ends, points);
         c.findings().sort(Finding.WORST_FIRST);
         return new DropSheet(
                 vehicle, corners, ends, diagonals, rake, points, Motorcycle.sag(c), List.copyOf(c.findings()));

@@ -2,7 +2,9 @@ package abbex.core.heights;
 
 import abbex.core.figure.Figure;
 import abbex.core.figure.Reason;
+import abbex.core.figure.Severity;
 import abbex.core.units.Estimate;
+import abbex.core.units.Uncertainty;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.PerCorner;
@@ -16,6 +18,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** Drops per corner, method and end. */
 final class Drops {
@@ -43,7 +46,7 @@ final class Drops {
                                 Reason.of(HeightFormula.DROP, before, after)));
             }
         }
-        Optional<Method> best = best(byMethod);
+        Optional<Method> best = best(c, byMethod);
         return new CornerDrop(
                 corner,
                 best.map(byMethod::get),
@@ -55,13 +58,24 @@ final class Drops {
                 difference(c, corner, Method.RIM, Method.HF, HeightFormula.RIM_RADIUS));
     }
 
-    /** The hub-referenced method of least uncertainty: averaging it with a method that has the tyre in it claims too much. */
-    private static Optional<Method> best(Map<Method, Figure<Estimate>> byMethod) {
+    /**
+     * The hub-referenced method of least uncertainty: averaging it with a method that has the tyre in it claims too much. On
+     * other wheels rim and tread stand elsewhere on them, so neither tells what the body did.
+     */
+    private static Optional<Method> best(Comparison c, Map<Method, Figure<Estimate>> byMethod) {
         return byMethod.entrySet().stream()
                 .filter(entry -> entry.getKey().hubReferenced())
+                .filter(entry -> tells(c, entry.getKey()))
                 .min(Comparator.comparingDouble(entry -> standard(entry.getValue())))
                 .map(Map.Entry::getKey)
-                .or(() -> WITH_TYRE.stream().filter(byMethod::containsKey).findFirst());
+                .or(() -> WITH_TYRE.stream()
+                        .filter(byMethod::containsKey)
+                        .filter(method -> tells(c, method))
+                        .findFirst());
+    }
+
+    private static boolean tells(Comparison c, Method method) {
+        return c.sameWheels() || method != Method.RIM && method != Method.TG;
     }
 
     private static double standard(Figure<Estimate> figure) {
@@ -103,7 +117,11 @@ final class Drops {
     private static void say(Comparison c, PerCorner<CornerDrop> drops) {
         List<Corner> tyre = new ArrayList<>();
         List<Corner> frame = new ArrayList<>();
+        List<Corner> wheels = new ArrayList<>();
         drops.forEach((corner, drop) -> {
+            if (drop.best().isEmpty() && drop.byMethod().keySet().stream().anyMatch(m -> !tells(c, m))) {
+                wheels.add(corner);
+            }
             drop.bestMethod().filter(m -> !m.hubReferenced()).ifPresent(m -> tyre.add(corner));
             if (drop.best().isEmpty() && drop.byMethod().containsKey(Method.FG)) {
                 frame.add(corner);
@@ -113,6 +131,9 @@ final class Drops {
                     .filter(d -> d.value().sign() < 0 && d.differsFromZero())
                     .ifPresent(d -> c.say(new HeightFinding.CornerRose(corner, d.negate())));
         });
+        if (!wheels.isEmpty()) {
+            c.say(new HeightFinding.WheelsChanged(wheels.get(0), List.copyOf(wheels)));
+        }
         if (!tyre.isEmpty()) {
             c.say(new HeightFinding.TyreInDrop(tyre.get(0), List.copyOf(tyre)));
         }
@@ -128,22 +149,55 @@ final class Drops {
     private static EndDrop end(Comparison c, PerCorner<CornerDrop> corners, End end) {
         Optional<Figure<Estimate>> left = corners.get(end.left()).best();
         Optional<Figure<Estimate>> right = corners.get(end.right()).best();
-        Optional<Figure<Estimate>> mean = left.isPresent() && right.isPresent()
-                ? Optional.of(new Figure<>(
-                        Estimate.mean(left.get().value(), right.get().value()),
-                        Reason.of(
-                                HeightFormula.MEAN_OF_SIDES,
-                                left.get().value(),
-                                right.get().value())))
-                : Optional.empty();
+        boolean both = left.isPresent() && right.isPresent();
+        boolean uneven = both && uneven(c, end, left.get().value(), right.get().value());
         Map<Way, BeforeAfter> sides = new LinkedHashMap<>();
         for (Method method : Method.values()) {
-            BeforeAfter both = BeforeAfter.of(leftRight(c.before(), end, method), leftRight(c.after(), end, method));
-            if (!both.isEmpty()) {
-                sides.put(method, both);
+            BeforeAfter of = BeforeAfter.of(leftRight(c.before(), end, method), leftRight(c.after(), end, method));
+            if (!of.isEmpty()) {
+                sides.put(method, of);
             }
         }
-        return new EndDrop(end, mean, Collections.unmodifiableMap(sides));
+        Optional<Figure<Estimate>> drop = both
+                ? Optional.of(mean(c, left.get(), right.get()))
+                : left.or(() -> right).map(side -> oneSide(c, end, left.isPresent(), side));
+        return new EndDrop(end, drop, uneven, Collections.unmodifiableMap(sides));
+    }
+
+    /** Further apart than the shop calls good and than the tape explains. */
+    private static boolean uneven(Comparison c, End end, Estimate left, Estimate right) {
+        Estimate apart = left.minus(right);
+        boolean uneven = apart.value().abs().compareTo(c.limits().of(Limit.SIDES_GOOD)) > 0 && apart.differsFromZero();
+        if (uneven) {
+            c.say(new HeightFinding.UnevenDrop(level(c, end) ? Severity.NOTE : Severity.LOOK, end, left, right));
+        }
+        return uneven;
+    }
+
+    /** The sides stand alike now: one of them had sagged, and nothing is to be looked for. */
+    private static boolean level(Comparison c, End end) {
+        return Stream.of(Method.RIM, Method.HF, Method.GF)
+                .flatMap(method -> leftRight(c.after(), end, method).stream())
+                .findFirst()
+                .map(apart -> apart.value().value().abs().compareTo(c.limits().of(Limit.SIDES_GOOD)) <= 0)
+                .orElse(false);
+    }
+
+    /** What stands in for both sides is off for both alike, so that their mean is no better in that. */
+    private static Figure<Estimate> mean(Comparison c, Figure<Estimate> left, Figure<Estimate> right) {
+        Estimate mean = Estimate.mean(left.value(), right.value());
+        Uncertainty whole = mean.uncertainty().and(c.standIns().times(Math.sqrt(0.5)));
+        return new Figure<>(
+                new Estimate(mean.value(), whole), Reason.of(HeightFormula.MEAN_OF_SIDES, left.value(), right.value()));
+    }
+
+    /** What one side says of its end: the other may have come down otherwise. */
+    private static Figure<Estimate> oneSide(Comparison c, End end, boolean left, Figure<Estimate> side) {
+        Estimate drop = new Estimate(
+                side.value().value(),
+                side.value().uncertainty().and(Uncertainty.known(SubstituteBaseline.OTHER_SIDE.standardMm())));
+        c.say(new HeightFinding.OneSideOnly(end, left ? end.left() : end.right(), drop));
+        return new Figure<>(drop, Reason.of(HeightFormula.ONE_SIDE, side.value()));
     }
 
     private static Optional<Figure<Estimate>> leftRight(HeightSheet sheet, End end, Method method) {

@@ -33,25 +33,22 @@ final class Equations {
     private final List<int[]> lips = new ArrayList<>();
     private final List<Tie> ties = new ArrayList<>();
     private final PriorDeviations freedoms;
-    private final double framePitch;
-    private final double frameRoll;
+    private final FramePlaces frame;
 
     /** What is known of a sum of unknowns without a reading. */
     private record Tie(Map<Unknown, Double> parts, double standard) {}
 
-    /**
-     * @param framePitch distance of the frame points from the middle, in half wheelbases
-     * @param frameRoll the same across, in half tracks
-     */
-    Equations(PriorDeviations freedoms, double framePitch, double frameRoll) {
+    Equations(PriorDeviations freedoms, FramePlaces frame) {
         this.freedoms = freedoms;
-        this.framePitch = framePitch;
-        this.frameRoll = frameRoll;
+        this.frame = frame;
+        for (Unknown.FramePlace place : Unknown.FramePlace.values()) {
+            widths.put(place, frame.width(place));
+        }
     }
 
     /** The same equations with one more observation; these stay as they are. */
     Equations with(Map<Unknown, Double> parts, double value, double standard) {
-        Equations more = new Equations(freedoms, framePitch, frameRoll);
+        Equations more = new Equations(freedoms, frame);
         more.rows.addAll(rows);
         more.observed.addAll(observed);
         more.sigma.addAll(sigma);
@@ -70,10 +67,15 @@ final class Equations {
      *
      * @param wheelsOf whose wheels it stood on: the number of the first sheet with that set
      * @param worked the corners whose lip alone was worked on since the sheet before
+     * @param standIn what was measured in place of this vehicle
      */
-    void sheet(int wheelsOf, Set<Corner> worked) {
+    void sheet(int wheelsOf, Set<Corner> worked, SubstituteBaseline standIn) {
         int sheet = wheels.size();
         wheels.add(wheelsOf);
+        if (standIn != SubstituteBaseline.NONE) {
+            widths.put(new Unknown.StandIn(Freedom.HEAVE, sheet), standIn.heaveMm());
+            widths.put(new Unknown.StandIn(Freedom.PITCH, sheet), standIn.pitchMm());
+        }
         int[] datum =
                 sheet == 0 ? new int[Corner.WALK.size()] : lips.get(sheet - 1).clone();
         if (sheet > 0 && !worked.isEmpty()) {
@@ -109,20 +111,42 @@ final class Equations {
     /** What a height is made of, each unknown with its factor. */
     Map<Unknown, Double> parts(int sheet, Corner corner, Method method) {
         Map<Unknown, Double> parts = new LinkedHashMap<>();
-        boolean frame = method == Method.FG;
-        double a = (corner.end() == End.FRONT ? 1 : -1) * (frame ? framePitch : 1);
-        double b = (corner.isLeft() ? 1 : -1) * (frame ? frameRoll : 1);
-        parts.put(frame ? new Unknown.FramePoint(corner) : lip(sheet, corner), 1.0);
+        boolean rail = method == Method.FG;
+        double a = rail ? frame.forward(corner) : corner.end() == End.FRONT ? 1 : -1;
+        double b = rail ? frame.leftward(corner) : corner.isLeft() ? 1 : -1;
+        parts.put(rail ? new Unknown.FramePoint(corner) : lip(sheet, corner), 1.0);
         if (sheet > 0) {
             parts.put(new Unknown.Moved(Freedom.HEAVE, sheet), 1.0);
             parts.put(new Unknown.Moved(Freedom.PITCH, sheet), a);
             parts.put(new Unknown.Moved(Freedom.ROLL, sheet), b);
             parts.put(new Unknown.Moved(Freedom.TWIST, sheet), a * b);
+            if (rail) {
+                for (Unknown.FramePlace place : Unknown.FramePlace.values()) {
+                    parts.put(place, frame.slope(sheet, corner, place));
+                }
+            }
+        }
+        if (widths.containsKey(new Unknown.StandIn(Freedom.HEAVE, sheet))) {
+            parts.put(new Unknown.StandIn(Freedom.HEAVE, sheet), 1.0);
+            parts.put(new Unknown.StandIn(Freedom.PITCH, sheet), a);
         }
         if (method == Method.HF || method == Method.RIM || method == Method.TG) {
             wheel(parts, sheet, corner, method);
         }
         return parts;
+    }
+
+    /** What the sum of its parts says too much of a height, in mm; nought but for a frame point. */
+    double twice(int sheet, Corner corner, Method method) {
+        return method == Method.FG && sheet > 0 ? frame.twice(sheet, corner) : 0;
+    }
+
+    /** The same equations' frame, about a solution of them. */
+    FramePlaces frame(LeastSquares fit) {
+        return frame.at(unknown -> {
+            Integer column = columns.get(unknown);
+            return column == null ? 0 : fit.value(column.intValue());
+        });
     }
 
     private void wheel(Map<Unknown, Double> parts, int sheet, Corner corner, Method method) {

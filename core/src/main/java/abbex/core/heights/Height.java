@@ -67,11 +67,10 @@ public record Height(
         return new Height(other, estimate, readings, adds, point, standIn);
     }
 
-    /** What one of the readings alone says of the height. */
+    /** What one of the readings alone says of the height of whatever was measured. */
     Estimate by(Reading reading) {
         Estimate one = reading.estimate(point);
-        Uncertainty whole = standIn == 0 ? one.uncertainty() : one.uncertainty().and(Uncertainty.known(standIn));
-        return new Estimate(one.value().minus(adds), whole);
+        return new Estimate(one.value().minus(adds), one.uncertainty());
     }
 
     /** The height itself: what the tape says less what is not the vehicle's. */

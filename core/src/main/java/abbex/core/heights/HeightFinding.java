@@ -75,6 +75,8 @@ public sealed interface HeightFinding extends Finding {
 
     record FreeRadiusMoved(Corner place, Length before, Length now, Estimate change) implements HeightFinding, Look {}
 
+    record WheelsChanged(Place place, List<Place> at) implements HeightFinding, Look, Open {}
+
     record RimRadiusMoved(Corner place, Length before, Length now, Estimate change) implements HeightFinding, Look {}
 
     record RimRadiusSides(End place, Length left, Length right, Estimate difference) implements HeightFinding, Look {}
@@ -114,12 +116,14 @@ public sealed interface HeightFinding extends Finding {
 
     record CornerRose(Place place, Estimate by) implements HeightFinding, Look {}
 
-    record LeftRightNew(End place, Corner lower, Estimate by, Method method) implements HeightFinding, Look {}
+    record UnevenDrop(Severity severity, End place, Estimate left, Estimate right) implements HeightFinding {}
 
-    record LeftRightAsBefore(Severity severity, End place, Corner lower, Estimate now, Estimate before, Method method)
+    record LeftRightNew(Place place, Corner lower, Estimate by, Way method) implements HeightFinding, Look {}
+
+    record LeftRightAsBefore(Severity severity, Place place, Corner lower, Estimate now, Estimate before, Way method)
             implements HeightFinding {}
 
-    record LeftRightBefore(End place, Corner lower, Estimate by, Method method) implements HeightFinding, Note {}
+    record LeftRightBefore(Place place, Corner lower, Estimate by, Way method) implements HeightFinding, Note {}
 
     record LessThanPromised(Place place, Estimate drop, Advertised.Range advertised, Length missing)
             implements HeightFinding, Look {}
@@ -130,6 +134,9 @@ public sealed interface HeightFinding extends Finding {
     record LessButUsual(Place place, Estimate drop, Advertised.Range advertised, Length missing)
             implements HeightFinding, Note {}
 
+    record PromiseUnclear(Place place, Estimate drop, Advertised.Range advertised, PromiseDoubt why)
+            implements HeightFinding, Note, Open {}
+
     record MoreButUsual(Place place, Estimate drop, Advertised.Range advertised, Length over)
             implements HeightFinding, Note {}
 
@@ -137,6 +144,8 @@ public sealed interface HeightFinding extends Finding {
             implements HeightFinding, Note {}
 
     record HeadTurned(End lower, Angle by, Angle before, Angle now) implements HeightFinding, Note {}
+
+    record HeadAngleUnknown(End place, End moved, Estimate drop) implements HeightFinding, Look, Open {}
 
     record ChassisTurned(End lower, Angle by) implements HeightFinding, Note {}
 
@@ -148,6 +157,8 @@ public sealed interface HeightFinding extends Finding {
             return End.FRONT;
         }
     }
+
+    record OneSideOnly(End place, Corner measured, Estimate drop) implements HeightFinding, Note, Open {}
 
     record TyreInDrop(Place place, List<Place> at) implements HeightFinding, Note {}
 
@@ -163,6 +174,8 @@ public sealed interface HeightFinding extends Finding {
 
     record FinerThanTape(MeasuringPoint place, String read, Graduation tape) implements HeightFinding, Note {}
 
+    record FramePointsUnknown() implements HeightFinding, Note, Open {}
+
     record RakeOverWheelbase() implements HeightFinding, Note {}
 
     record RakeChanged(Length before, Length now, Estimate change) implements HeightFinding, Note {}
@@ -177,7 +190,7 @@ public sealed interface HeightFinding extends Finding {
 
     record AsPromised(Place place, Estimate drop, Advertised.Range advertised) implements HeightFinding, Clear {}
 
-    record LeftRightGood(End place, Estimate apart, Method method) implements HeightFinding, Clear {}
+    record LeftRightGood(Place place, Estimate apart, Way method) implements HeightFinding, Clear {}
 
     record DiagonalHeld(List<Method> held) implements HeightFinding, Clear {}
 }

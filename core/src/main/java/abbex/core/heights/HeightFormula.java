@@ -7,6 +7,7 @@ import java.util.List;
 public enum HeightFormula implements Formula {
     DROP("definition: before minus after, positive down", "before", "now"),
     MEAN_OF_SIDES("definition: an end is the mean of left and right", "left", "right"),
+    ONE_SIDE("ours: the other side of an axle came down alike within 2.5 mm, one standard deviation", "side"),
     LEFT_MINUS_RIGHT("definition: positive when left stands higher", "left", "right"),
     DIAGONAL("geometry of a stiff body: (LF + RR) - (RF + LR)", "lf", "rf", "rr", "lr"),
     CHANGE("definition: after minus before", "now", "before"),

@@ -7,6 +7,7 @@ import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.PerCorner;
 import abbex.core.vehicle.PerEnd;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
 
@@ -98,9 +99,16 @@ final class IdentityCheck {
                 || !here.bestMethod().orElseThrow().hubReferenced()) {
             return;
         }
-        Estimate wheel = here.best().get().value();
+        // What other tyres lifted it by is in the frame's height and in no hub's.
+        boolean other = !c.sameWheels();
+        if (other
+                && (!here.byMethod().containsKey(Method.GF)
+                        || alongside.byMethod().get(Method.GF) == null)) {
+            return;
+        }
+        Estimate wheel = drop(here, other);
         double towards = alongside.best().isPresent()
-                ? (alongside.best().get().value().value().mm() - wheel.value().mm()) * FRAME_POINT
+                ? (drop(alongside, other).value().mm() - wheel.value().mm()) * FRAME_POINT
                 : 0;
         double low = wheel.value().mm() + Math.min(0, towards);
         double high = wheel.value().mm() + Math.max(0, towards);
@@ -110,5 +118,12 @@ final class IdentityCheck {
         if (is < low - free || is > high + free) {
             c.say(new HeightFinding.WheelAgainstFrame(here.corner(), wheel, frame.value()));
         }
+    }
+
+    private static Estimate drop(CornerDrop corner, boolean fromGround) {
+        return (fromGround
+                        ? Objects.requireNonNull(corner.byMethod().get(Method.GF))
+                        : corner.best().orElseThrow())
+                .value();
     }
 }

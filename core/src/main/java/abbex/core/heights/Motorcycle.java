@@ -45,9 +45,7 @@ final class Motorcycle {
 
     static PerEnd<EndDrop> ends(Comparison c, Map<MeasuringPoint, Figure<Estimate>> points) {
         PerEnd<EndDrop> ends = PerEnd.of(end -> end(c, end, points));
-        boolean slid = c.before().points().containsKey(MeasuringPoint.of(End.FRONT, FT))
-                && c.after().points().containsKey(MeasuringPoint.of(End.FRONT, FT));
-        if (slid && c.vehicle().headAngle().isEmpty()) {
+        if (slid(c) && c.vehicle().headAngle().isEmpty()) {
             c.say(new HeightFinding.HeadAngleNeeded());
         }
         seat(c, ends, points);
@@ -56,23 +54,29 @@ final class Motorcycle {
         return ends;
     }
 
+    private static boolean slid(Comparison c) {
+        return c.before().points().containsKey(MeasuringPoint.of(End.FRONT, FT))
+                && c.after().points().containsKey(MeasuringPoint.of(End.FRONT, FT));
+    }
+
     private static EndDrop end(Comparison c, End end, Map<MeasuringPoint, Figure<Estimate>> points) {
-        Optional<PointMethod> best = best(end, points);
+        Optional<PointMethod> best = best(c, end, points);
         Optional<Figure<Estimate>> drop = best.map(way -> points.get(MeasuringPoint.of(end, way)));
         best.filter(PointMethod::tyreInIt).ifPresent(way -> c.say(new HeightFinding.TyreInDrop(end, List.of(end))));
         drop.map(Figure::value)
                 .filter(d -> d.value().sign() < 0 && d.differsFromZero())
                 .ifPresent(d -> c.say(new HeightFinding.CornerRose(end, d.negate())));
         agree(c, end, points);
-        return new EndDrop(end, drop, Map.of());
+        return new EndDrop(end, drop, false, Map.of());
     }
 
     /**
      * From axle or rim to the body first, then what the tubes were moved by, then what has the tyre in it. The move of the
      * tubes says nothing of springs and preload, so it comes after what was measured to the body.
      */
-    private static Optional<PointMethod> best(End end, Map<MeasuringPoint, Figure<Estimate>> points) {
+    private static Optional<PointMethod> best(Comparison c, End end, Map<MeasuringPoint, Figure<Estimate>> points) {
         return java.util.stream.Stream.of(AX, FR, FT, BODY)
+                .filter(way -> c.sameWheels() || way != FR)
                 .filter(way -> points.containsKey(MeasuringPoint.of(end, way)))
                 .findFirst();
     }
@@ -120,6 +124,15 @@ final class Motorcycle {
     private static void turned(Comparison c, PerEnd<EndDrop> ends) {
         Optional<Estimate> front = ends.get(End.FRONT).drop().map(Figure::value);
         Optional<Estimate> rear = ends.get(End.REAR).drop().map(Figure::value);
+        // A fork that slid was measured: there the head angle itself is asked for.
+        if (front.isEmpty() != rear.isEmpty() && !(front.isEmpty() && slid(c))) {
+            End moved = front.isPresent() ? End.FRONT : End.REAR;
+            front.or(() -> rear)
+                    .filter(Estimate::differsFromZero)
+                    .ifPresent(drop -> c.say(new HeightFinding.HeadAngleUnknown(
+                            moved == End.FRONT ? End.REAR : End.FRONT, moved, drop)));
+            return;
+        }
         if (front.isEmpty() || rear.isEmpty() || c.vehicle().wheelbase().isEmpty()) {
             return;
         }

@@ -72,7 +72,7 @@ final class PointDrops {
                     sides.put(way, both);
                 }
             }
-            return new EndDrop(end, drop.drop(), Collections.unmodifiableMap(sides));
+            return new EndDrop(end, drop.drop(), drop.uneven(), Collections.unmodifiableMap(sides));
         });
     }
 

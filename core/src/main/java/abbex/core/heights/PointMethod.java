@@ -1,5 +1,6 @@
 package abbex.core.heights;
 
+import static abbex.core.units.TapeText.Allowed.ANY;
 import static abbex.core.units.TapeText.Allowed.POSITIVE;
 import static abbex.core.units.TapeText.Allowed.ZERO_OR_MORE;
 
@@ -110,7 +111,7 @@ public record PointMethod(
         return Length.ofInches(1, 0, 1).times(whole);
     }
 
-    /** A point that a shop named: it falls with the body, and nothing is known of where such heights lie. */
+    /** A point that a shop named: it falls with the body, and nothing is known of where such heights lie; it may be nought or below. */
     public static PointMethod named(String code, String name, List<Place> places, boolean tyreInIt, boolean floorInIt) {
         return new PointMethod(
                 code,
@@ -120,8 +121,8 @@ public record PointMethod(
                 floorInIt,
                 false,
                 Length.ofInches(0, 1, 32),
-                POSITIVE,
-                Length.ZERO,
+                ANY,
+                TapeText.LARGEST_HEIGHT.negate(),
                 TapeText.LARGEST_HEIGHT);
     }
 

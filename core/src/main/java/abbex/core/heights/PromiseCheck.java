@@ -4,8 +4,11 @@ import abbex.core.figure.Figure;
 import abbex.core.figure.Place;
 import abbex.core.units.Estimate;
 import abbex.core.units.Length;
+import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.PerCorner;
 import abbex.core.vehicle.PerEnd;
 import abbex.core.vehicle.Seat;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
@@ -13,16 +16,27 @@ import java.util.Optional;
 final class PromiseCheck {
     private PromiseCheck() {}
 
-    static void run(Comparison c, PerEnd<EndDrop> ends, Map<MeasuringPoint, Figure<Estimate>> points) {
+    static void run(
+            Comparison c,
+            PerCorner<CornerDrop> corners,
+            PerEnd<EndDrop> ends,
+            Map<MeasuringPoint, Figure<Estimate>> points) {
         Optional.ofNullable(points.get(MeasuringPoint.of(Seat.SEAT, PointMethod.SEAT)))
                 .ifPresent(seat ->
                         c.advertised().at(Seat.SEAT).ifPresent(range -> judge(c, Seat.SEAT, seat.value(), range)));
         for (EndDrop end : ends.values()) {
-            if (end.drop().isPresent()) {
-                c.advertised()
-                        .at(end.end())
-                        .ifPresent(range -> judge(c, end.end(), end.drop().get().value(), range));
+            c.advertised().at(end.end()).ifPresent(range -> judge(c, corners, end, range));
+        }
+    }
+
+    /** The mean of sides that came down unlike each other is the drop of neither. */
+    private static void judge(Comparison c, PerCorner<CornerDrop> corners, EndDrop end, Advertised.Range range) {
+        if (end.uneven()) {
+            for (Corner corner : List.of(end.end().left(), end.end().right())) {
+                judge(c, corner, corners.get(corner).best().orElseThrow().value(), range);
             }
+        } else {
+            end.drop().ifPresent(drop -> judge(c, end.end(), drop.value(), range));
         }
     }
 
@@ -42,8 +56,32 @@ final class PromiseCheck {
                     usual
                             ? new HeightFinding.MoreButUsual(place, drop, range, over)
                             : new HeightFinding.MoreThanPromised(place, drop, range, over));
+        } else if (!c.sameState()) {
+            c.say(new HeightFinding.PromiseUnclear(place, drop, range, PromiseDoubt.STATE));
+        } else if (!within(c, drop, range)) {
+            c.say(new HeightFinding.PromiseUnclear(place, drop, range, doubt(c, place, drop)));
         } else {
             c.say(new HeightFinding.AsPromised(place, drop, range));
         }
+    }
+
+    /** The whole interval lies where a drop is usual. */
+    private static boolean within(Comparison c, Estimate drop, Advertised.Range range) {
+        Length usual = c.limits().of(Limit.PROMISE);
+        Length expanded = drop.expanded();
+        return drop.value().minus(expanded).compareTo(range.least().minus(usual)) >= 0
+                && drop.value().plus(expanded).compareTo(range.most().plus(usual)) <= 0;
+    }
+
+    private static PromiseDoubt doubt(Comparison c, Place place, Estimate drop) {
+        double substitute = c.standIns().standard();
+        if (substitute > drop.uncertainty().standard() / 2) {
+            return PromiseDoubt.STAND_IN;
+        }
+        return c.findings().stream()
+                        .anyMatch(f -> f instanceof HeightFinding.OneSideOnly
+                                && f.place().equals(place))
+                ? PromiseDoubt.ONE_SIDE
+                : PromiseDoubt.SPREAD;
     }
 }

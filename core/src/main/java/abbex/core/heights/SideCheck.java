@@ -1,6 +1,7 @@
 package abbex.core.heights;
 
 import abbex.core.figure.Figure;
+import abbex.core.figure.Place;
 import abbex.core.figure.Severity;
 import abbex.core.units.Estimate;
 import abbex.core.vehicle.Corner;
@@ -15,8 +16,21 @@ final class SideCheck {
 
     private SideCheck() {}
 
+    /** Points of a truck that stand alike on both sides when springs and hangers do. */
+    private static final List<PointMethod> POINTS =
+            List.of(PointMethod.HANGF, PointMethod.HANGR, PointMethod.AXLE, PointMethod.CAB, PointMethod.BED);
+
     static void run(Comparison c, PerEnd<EndDrop> ends) {
         for (EndDrop end : ends.values()) {
+            for (PointMethod way : POINTS) {
+                end.sides(way).filter(sides -> uneven(c, sides)).ifPresent(sides -> {
+                    if (sides.after().isPresent()) {
+                        after(c, end.end(), way, sides);
+                    } else if (c.after().isEmpty()) {
+                        before(c, end.end(), way, sides);
+                    }
+                });
+            }
             Optional<Method> now = ORDER.stream()
                     .filter(m -> end.sides(m).flatMap(BeforeAfter::after).isPresent())
                     .findFirst();
@@ -31,17 +45,22 @@ final class SideCheck {
         }
     }
 
-    private static void before(Comparison c, End end, Method method, BeforeAfter sides) {
+    private static boolean uneven(Comparison c, BeforeAfter sides) {
+        Estimate is = sides.after().or(sides::before).orElseThrow().value();
+        return is.differsFromZero() && is.value().abs().compareTo(c.limits().of(Limit.SIDES_GOOD)) > 0;
+    }
+
+    private static void before(Comparison c, End end, Way method, BeforeAfter sides) {
         Estimate is = sides.before().orElseThrow().value();
         if (is.differsFromZero() && is.value().abs().compareTo(c.limits().of(Limit.SIDES_GOOD)) > 0) {
-            c.say(new HeightFinding.LeftRightBefore(end, lower(end, is), abs(is), method));
+            c.say(new HeightFinding.LeftRightBefore(at(end, method), lower(end, is), abs(is), method));
         }
     }
 
-    private static void after(Comparison c, End end, Method method, BeforeAfter sides) {
+    private static void after(Comparison c, End end, Way method, BeforeAfter sides) {
         Estimate is = sides.after().orElseThrow().value();
         if (is.value().abs().compareTo(c.limits().of(Limit.SIDES_GOOD)) <= 0 || !is.differsFromZero()) {
-            c.say(new HeightFinding.LeftRightGood(end, abs(is), method));
+            c.say(new HeightFinding.LeftRightGood(at(end, method), abs(is), method));
             return;
         }
         boolean accepted = is.value().abs().compareTo(c.limits().of(Limit.SIDES_ACCEPT)) <= 0;
@@ -52,13 +71,13 @@ final class SideCheck {
         if (asBefore) {
             c.say(new HeightFinding.LeftRightAsBefore(
                     accepted ? Severity.NOTE : Severity.LOOK,
-                    end,
+                    at(end, method),
                     lower(end, is),
                     abs(is),
                     abs(sides.before().orElseThrow().value()),
                     method));
         } else {
-            c.say(new HeightFinding.LeftRightNew(end, lower(end, is), abs(is), method));
+            c.say(new HeightFinding.LeftRightNew(at(end, method), lower(end, is), abs(is), method));
         }
     }
 
@@ -68,5 +87,10 @@ final class SideCheck {
 
     private static Estimate abs(Estimate e) {
         return e.value().sign() < 0 ? e.negate() : e;
+    }
+
+    /** The end, and which of its points where several are judged. */
+    private static Place at(End end, Way method) {
+        return method instanceof Method ? end : MeasuringPoint.of((Place) end, method);
     }
 }

@@ -22,6 +22,26 @@ public enum SubstituteBaseline {
         this.standardMm = standardMm;
     }
 
+    /** Of the variance so much is one height of the whole vehicle, so much its pitch; what is left is each point's own (ours). */
+    private static final double HEAVE = 0.64;
+
+    private static final double PITCH = 0.25;
+
+    /** The part that all its heights have in common, one standard deviation in millimetres. */
+    double heaveMm() {
+        return standardMm * Math.sqrt(HEAVE);
+    }
+
+    /** The part that one end has up and the other down. */
+    double pitchMm() {
+        return standardMm * Math.sqrt(PITCH);
+    }
+
+    /** What is each point's own. */
+    double ownMm() {
+        return standardMm * Math.sqrt(1 - HEAVE - PITCH);
+    }
+
     /** How far this vehicle may have stood from what stands in for it, one standard deviation in millimetres. */
     public double standardMm() {
         return standardMm;

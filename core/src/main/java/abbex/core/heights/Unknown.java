@@ -19,6 +19,16 @@ sealed interface Unknown {
     /** Where a point of the frame stands over the datum. */
     record FramePoint(Corner corner) implements Unknown {}
 
+    /** Where the frame points lie against where they usually do, in half wheelbases and half tracks. */
+    enum FramePlace implements Unknown {
+        /** Front and rear apart. */
+        APART,
+        /** Their middle ahead of the wheels'. */
+        AHEAD,
+        /** From the middle of the vehicle. */
+        OUTBOARD
+    }
+
     /** How the body moved against the first sheet. */
     record Moved(Freedom freedom, int sheet) implements Unknown {
         @Override
@@ -26,6 +36,9 @@ sealed interface Unknown {
             return freedom == Freedom.TWIST ? deviations.diagonal() / 4 : PriorDeviations.FREE;
         }
     }
+
+    /** How what was measured in place of this vehicle stood against it: in heave or pitch, one and the same for all its heights. */
+    record StandIn(Freedom freedom, int sheet) implements Unknown {}
 
     /** A way in which a body moves. */
     enum Freedom {

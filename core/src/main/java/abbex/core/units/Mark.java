@@ -15,4 +15,8 @@ public enum Mark {
     public String sign() {
         return sign;
     }
+
+    Mark opposite() {
+        return this == ON ? ON : this == PAST ? SHORT : PAST;
+    }
 }

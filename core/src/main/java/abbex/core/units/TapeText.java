@@ -106,9 +106,16 @@ public final class TapeText {
         if (negative && size.sign() > 0 && allowed != Allowed.ANY) {
             return refused(raw, Refusal.MINUS, text, text + mark.sign());
         }
-        Length value = TapeReading.shifted(negative ? size.negate() : size, step.graduation(), mark);
+        // Past 3/8 of tuck is more tuck: the mark counts from nought outwards, on either side of it.
+        boolean below = negative && size.sign() > 0;
+        Mark side = negative && !below ? mark.opposite() : mark;
+        Length from = TapeReading.shifted(size, step.graduation(), side);
+        Length value = below ? from.negate() : from;
         if (allowed == Allowed.POSITIVE && value.sign() <= 0) {
             return refused(raw, Refusal.ZERO, text, null);
+        }
+        if (allowed == Allowed.ZERO_OR_MORE && value.sign() < 0) {
+            return refused(raw, Refusal.MINUS, text + mark.sign(), text);
         }
         if (size.compareTo(largest) > 0) {
             String other = step.bareUnit() ? text + (bare.metric() ? " in" : " mm") : null;
@@ -120,7 +127,7 @@ public final class TapeText {
                     fits ? List.of(other) : List.of());
         }
         boolean finer = step.graduation().finerThan(tape) && step.graduation().unit() == tape.unit();
-        return new Taken(new TapeReading(raw, value, step.graduation(), mark, step.bareUnit(), finer));
+        return new Taken(new TapeReading(raw, value, step.graduation(), side, step.bareUnit(), finer));
     }
 
     /** What cannot be looked into at all, or is told from its characters alone. */

@@ -133,7 +133,11 @@ class AdjustmentTest {
                 Optional<Estimate> before =
                         Adjustment.of(DrawnJob.CAR, fewer, USUAL).drop(0, 1, corner, Method.GF);
                 double now = drop(sheets, corner, Method.GF).uncertainty().standard();
-                before.ifPresent(b -> assertTrue(now <= b.uncertainty().standard() + 1e-9));
+                // The frame points' places are solved about the pose that the readings give: another reading, another
+                // pose.
+                before.ifPresent(b -> assertTrue(
+                        now <= b.uncertainty().standard() * 1.01,
+                        () -> now + " over " + b.uncertainty().standard()));
             }
         }
     }

@@ -180,7 +180,7 @@ class FindingsTest {
         assertEquals(
                 List.of(Corner.RR),
                 finding(sheet, HeightFinding.StillToRead.class).at());
-        assertTrue(sheet.ends().get(End.FRONT).drop().isEmpty());
+        assertEquals(Corner.LF, finding(sheet, HeightFinding.OneSideOnly.class).measured());
         assertTrue(codes(sheet).contains("NO_FRAME"));
     }
 

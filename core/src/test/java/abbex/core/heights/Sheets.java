@@ -83,6 +83,12 @@ public final class Sheets {
         return readings;
     }
 
+    /** What a sixteenths tape says of so many millimetres, as somebody would write it. */
+    static String tape(double mm) {
+        long step = TAPE.step().nm();
+        return TapeText.number(Length.ofNm(Math.round(mm * 1e6 / step) * step), LengthUnit.INCH);
+    }
+
     static Length inches(String text) {
         return TapeText.parse(text, LengthUnit.INCH, TAPE, TapeText.Allowed.ANY)
                 .asReading()

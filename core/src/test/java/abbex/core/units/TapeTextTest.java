@@ -176,6 +176,38 @@ class TapeTextTest {
         });
     }
 
+    /** Tuck is negative: past 3/8 of it is 3/8 and a quarter sixteenth, and the print of each reads back to itself. */
+    @ParameterizedTest
+    @CsvSource({
+        "-3/8+, -390625, -3/8+ in",
+        "-3/8-, -359375, -3/8- in",
+        "3/8+, 390625, 3/8+ in",
+        "0-, -15625, 0- in",
+        "-0+, -15625, 0- in",
+        "-1 1/2+, -1515625, -1 1/2+ in"
+    })
+    void past_a_mark_is_further_from_nought_on_either_side(String typed, long millionths, String printed) {
+        TapeReading read = TapeText.parse(typed, LengthUnit.INCH, TAPE, Allowed.ANY)
+                .asReading()
+                .orElseThrow();
+        assertEquals(millionths * 254 / 10, read.value().nm(), 1);
+        assertEquals(printed, read.text());
+        TapeReading again = TapeText.parse(printed, LengthUnit.INCH, TAPE, Allowed.ANY)
+                .asReading()
+                .orElseThrow();
+        assertEquals(read.value(), again.value());
+    }
+
+    @Test
+    void a_tube_that_shows_less_than_nothing_is_refused() {
+        assertTrue(TapeText.parse("0", LengthUnit.INCH, TAPE, Allowed.ZERO_OR_MORE)
+                .asReading()
+                .isPresent());
+        TapeParse less = TapeText.parse("0-", LengthUnit.INCH, TAPE, Allowed.ZERO_OR_MORE);
+        assertEquals(TapeParse.Refusal.MINUS, ((Refused) less).why());
+        assertEquals(List.of("0"), ((Refused) less).offers());
+    }
+
     @ParameterizedTest(name = "seed {0}")
     @MethodSource("seeds")
     void any_text_is_answered(long seed) {

@@ -1,0 +1,13 @@
+package abbex.core.heights;
+
+/** Why it cannot be told whether a drop is as advertised. */
+public enum PromiseDoubt {
+    /** The two sheets were taken in another state of the vehicle. */
+    STATE,
+    /** Another vehicle or side stands in for the heights before. */
+    STAND_IN,
+    /** One side of the axle alone was measured. */
+    ONE_SIDE,
+    /** The readings are as uncertain as that. */
+    SPREAD
+}
