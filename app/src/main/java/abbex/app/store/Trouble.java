@@ -22,7 +22,8 @@ enum Trouble {
             if (t instanceof SQLException sql && full(sql)) {
                 return Optional.of(FULL);
             }
-            if (t instanceof SQLNonTransientConnectionException
+            if (t instanceof SQLException sql && lost(sql)
+                    || t instanceof SQLNonTransientConnectionException
                     || t instanceof SQLTransientConnectionException
                     || t instanceof SQLRecoverableException
                     || t instanceof SQLTimeoutException) {
@@ -30,6 +31,11 @@ enum Trouble {
             }
         }
         return Optional.empty();
+    }
+
+    /** The pool closes a connection that hangs; what is then rolled back on it fails with this alone, by text or by state. */
+    private static boolean lost(SQLException sql) {
+        return String.valueOf(sql.getSQLState()).startsWith("08") || "Connection is closed".equals(sql.getMessage());
     }
 
     private static boolean full(SQLException sql) {

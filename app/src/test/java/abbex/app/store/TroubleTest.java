@@ -1,29 +1,36 @@
 package abbex.app.store;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertThrows;
 
+import abbex.app.support.Shop;
+import java.sql.Connection;
 import java.sql.SQLException;
-import java.sql.SQLTransientConnectionException;
 import java.util.Optional;
+import javax.sql.DataSource;
 import org.junit.jupiter.api.Test;
-import org.springframework.dao.DuplicateKeyException;
-import org.springframework.jdbc.UncategorizedSQLException;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.springframework.transaction.TransactionSystemException;
 
-/** Which failures are the database's own; the error codes are MariaDB's (Error Codes, knowledge base; from memory). */
+@ExtendWith(Shop.class)
 class TroubleTest {
-    private static Optional<Trouble> of(SQLException cause) {
-        return Trouble.of(new IllegalStateException(new UncategorizedSQLException("task", "sql", cause)));
+    /** A database that hangs in mid-commit: the driver gives up, the pool closes the connection, the rollback finds it closed. */
+    @Test
+    void a_rollback_on_a_connection_that_the_pool_has_closed_is_a_database_that_is_away() throws SQLException {
+        Connection connection = Shop.bean(DataSource.class).getConnection();
+        connection.close();
+        SQLException closed = assertThrows(SQLException.class, connection::rollback);
+        assertEquals(
+                Optional.of(Trouble.AWAY), Trouble.of(new TransactionSystemException("JDBC rollback failed", closed)));
     }
 
     @Test
-    void a_full_disk_is_told_from_a_database_that_is_away() {
-        for (int code : new int[] {1021, 3, 1114, 1878}) {
-            assertEquals(Optional.of(Trouble.FULL), of(new SQLException("x", "HY000", code)));
-        }
-        assertEquals(
-                Optional.of(Trouble.FULL), of(new SQLException("errno: 28 \"No space left on device\"", "HY000", 1)));
-        assertEquals(Optional.of(Trouble.AWAY), of(new SQLTransientConnectionException("gone")));
-        assertEquals(Optional.empty(), of(new SQLException("syntax", "42000", 1064)));
-        assertEquals(Optional.empty(), Trouble.of(new DuplicateKeyException("twice")));
+    void a_statement_that_is_wrong_is_none_of_the_database_s_troubles() {
+        SQLException wrong = assertThrows(SQLException.class, () -> {
+            try (Connection connection = Shop.bean(DataSource.class).getConnection()) {
+                connection.createStatement().execute("select no_such_column from job");
+            }
+        });
+        assertEquals(Optional.empty(), Trouble.of(wrong));
     }
 }
