@@ -1,5 +1,6 @@
 // Choices that act at once: a select that is a way, a print, an offer that takes its text.
 import { drafts, nameOf } from './drafts.mjs';
+import { token } from './page.mjs';
 
 function take(offer) {
   const field = document.getElementById(offer.dataset.for);
@@ -8,12 +9,22 @@ function take(offer) {
   field.focus();
 }
 
+/** A version that goes to paper is not taken back any more; said however printing was begun. */
+function toPaper() {
+  const print = document.querySelector('[data-printed]');
+  if (!print) return;
+  fetch(print.dataset.printed, { method: 'POST', keepalive: true, headers: { [token.dataset.header]: token.content } });
+  delete print.dataset.printed;
+}
+
 export function choices() {
+  window.addEventListener('beforeprint', toPaper);
   document.addEventListener('change', (e) => {
     if (e.target.matches('select[data-go]')) e.target.form.requestSubmit();
   });
   document.addEventListener('click', (e) => {
-    if (e.target.closest('[data-print]')) {
+    const print = e.target.closest('[data-print]');
+    if (print) {
       window.print();
       return;
     }

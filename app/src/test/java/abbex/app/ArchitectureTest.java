@@ -52,8 +52,21 @@ class ArchitectureTest {
             entry(
                     "ground", "form", "arrive", "drawing", "facts", "fitment", "measure", "page", "people", "prove",
                     "store"),
-            entry("handover", "arrive", "facts", "fitment", "ground", "measure", "page", "people", "prove", "store"),
-            entry("board", "form", "arrive", "drawing", "measure", "page", "people"),
+            entry("verdict", "arrive", "fitment", "ground", "measure", "page", "prove", "store"),
+            entry(
+                    "handover",
+                    "form",
+                    "arrive",
+                    "facts",
+                    "fitment",
+                    "ground",
+                    "measure",
+                    "page",
+                    "people",
+                    "prove",
+                    "store",
+                    "verdict"),
+            entry("board", "form", "arrive", "drawing", "measure", "page", "people", "verdict"),
             entry("api", "page", "people", "words"),
             entry("demo", "arrive", "fitment", "ground", "handover", "measure", "people", "prove", "rules", "store"));
 
@@ -152,8 +165,10 @@ class ArchitectureTest {
             Map.entry("low_point", "ground"),
             Map.entry("own_ground", "ground"),
             Map.entry("handed_over", "handover"),
+            Map.entry("hand_over_answer", "handover"),
+            Map.entry("sheet_printed", "handover"),
             Map.entry("stamp", "store"),
-            Map.entry("withdrawal", "people rules fitment prove ground"),
+            Map.entry("withdrawal", "people rules fitment prove ground handover"),
             Map.entry(
                     "person", "people account api arrive board demo fitment ground handover measure page prove rules"));
 

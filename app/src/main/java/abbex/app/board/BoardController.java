@@ -8,6 +8,7 @@ import abbex.app.form.Form;
 import abbex.app.measure.JobSheets;
 import abbex.app.measure.Progress;
 import abbex.app.measure.Sheets;
+import abbex.app.page.JobMark;
 import abbex.app.page.Me;
 import abbex.app.page.NotHere;
 import abbex.app.page.Numerals;
@@ -15,11 +16,13 @@ import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.app.people.People;
 import abbex.app.people.Person;
+import abbex.app.verdict.JobVerdicts;
 import abbex.core.units.Length;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -39,11 +42,13 @@ class BoardController {
 
     private final Jobs jobs;
     private final Sheets sheets;
+    private final JobVerdicts verdicts;
     private final People people;
     private final Words words;
     private final Clock clock;
 
-    BoardController(Jobs jobs, Sheets sheets, People people, Words words, Clock clock) {
+    BoardController(Jobs jobs, Sheets sheets, JobVerdicts verdicts, People people, Words words, Clock clock) {
+        this.verdicts = verdicts;
         this.jobs = jobs;
         this.sheets = sheets;
         this.people = people;
@@ -59,6 +64,7 @@ class BoardController {
      * @param wheel how much larger than the drawn wheel its wheels are
      * @param mark of the worst finding; empty for none
      * @param to the station where the next act is done
+     * @param see where the worst finding is seen to
      * @param moves the edition of where it stands
      */
     record Standing(
@@ -80,15 +86,16 @@ class BoardController {
             String due,
             boolean late,
             String to,
+            String see,
             int moves) {
 
-        /** What the margin says of it: the return that is overdue, else the worst finding. */
+        /** What the margin says of it: a stop, the return that is overdue, else the worst finding. */
         public String headline() {
-            return late ? act : detail;
+            return late && !mark.equals("stop") ? act : detail;
         }
 
         public String after() {
-            return late ? name : act;
+            return late && !mark.equals("stop") ? name : act;
         }
     }
 
@@ -123,7 +130,9 @@ class BoardController {
         List<Standing> first = new ArrayList<>(bays);
         first.addAll(waiting);
         first.addAll(out);
-        first.removeIf(s -> !s.mark().equals("look"));
+        first.removeIf(s -> !s.mark().equals("look") && !s.mark().equals("stop"));
+        // The worst first; within it bays before those that wait, and these before those that are out.
+        first.sort(Comparator.comparing(s -> !s.mark().equals("stop")));
         model.addObject("bays", bays);
         model.addObject("waiting", waiting);
         model.addObject("out", out);
@@ -145,8 +154,14 @@ class BoardController {
                 : due == null
                         ? words.say("next.back.unset")
                         : words.say(late ? "next.back.late" : "next.back", Reader.of(me), "day", DAY.format(due));
-        String detail = out ? progress.summary() : progress.detail();
-        String mark = late ? "look" : out ? "" : progress.mark();
+        JobMark judged = verdicts.mark(job, Reader.of(me));
+        boolean stop = judged.mark().equals("stop");
+        // What left the shop with its sheet was answered for; a stop stays in sight there too.
+        String detail = !judged.mark().isEmpty() && (stop || !out)
+                ? judged.title()
+                : out ? progress.summary() : progress.detail();
+        String mark =
+                stop ? "stop" : late ? "look" : out ? "" : judged.mark().isEmpty() ? progress.mark() : judged.mark();
         return new Standing(
                 job.id(),
                 job.vehicle().plate(),
@@ -165,7 +180,8 @@ class BoardController {
                 job.where().bay(),
                 due == null ? "" : due.toString(),
                 late,
-                out || progress.complete() && !progress.mark().equals("look") ? "sheet" : "measure",
+                out || progress.complete() && !mark.equals("look") && !mark.equals("stop") ? "sheet" : "measure",
+                judged.station().isEmpty() ? "measure" : judged.station(),
                 job.edition().moves());
     }
 

@@ -215,7 +215,7 @@ class DemoShop implements FirstShop {
             read(by, job, story.driven, story.stateDriven, arrived.plus(Duration.ofMinutes(203)));
         }
         if (story.handedOver) {
-            handOver.freeze(by, job, arrived.plus(Duration.ofMinutes(170)));
+            handOver.told(by, job, arrived.plus(Duration.ofMinutes(170)));
             LocalDate due = jobs.today(by.likes().zone()).plusDays(Objects.requireNonNull(story.dueInDays));
             Job.Place place = story.dueInDays == 0 ? Job.Place.GONE : Job.Place.OUT;
             jobs.move(shop, job.id(), new Job.Where(place, ""), by.id(), due, java.util.Optional.empty());

@@ -11,6 +11,7 @@ import abbex.core.units.Length;
 import abbex.core.units.TapeText;
 import abbex.core.vehicle.End;
 import abbex.core.wheels.Fitment;
+import abbex.core.wheels.TyreSize;
 import abbex.core.wheels.WheelChange;
 import java.util.ArrayList;
 import java.util.List;
@@ -49,19 +50,13 @@ public record FitmentPage(String compared, List<EndView> ends, List<Words.Said> 
     /** Compares what stands on the vehicle with a planned set; either may be missing. */
     static FitmentPage of(
             List<WheelSet> sets, Optional<WheelSet> planned, boolean dualRear, Reader reader, Words words) {
-        Optional<WheelSet> now =
-                WheelSets.first(sets, WheelSet.Use.NOW).or(() -> WheelSets.first(sets, WheelSet.Use.NEW));
-        Optional<WheelSet> fromNew = WheelSets.first(sets, WheelSet.Use.NEW);
+        Optional<WheelSet> now = now(sets);
         List<EndView> ends = new ArrayList<>();
-        List<Finding> findings = new ArrayList<>();
         Maker make = new Maker(reader, words);
         for (End end : End.values()) {
             Optional<Fitment> was = now.flatMap(s -> s.fitment(end));
             Optional<Fitment> is = planned.flatMap(s -> s.fitment(end));
-            Optional<WheelChange> change = was.flatMap(a -> is.map(b ->
-                    WheelChange.between(end, a, b, fromNew.flatMap(s -> s.tyre(end)), dualRear && end == End.REAR)));
-            change.ifPresent(c -> findings.addAll(c.findings()));
-            planned.or(() -> now).ifPresent(s -> findings.addAll(s.hub(end).check(end, s.spaced(end))));
+            Optional<WheelChange> change = change(sets, planned, dualRear, end);
             if (was.isPresent() || is.isPresent()) {
                 ends.add(new EndView(
                         Words.capital(words.word(end, reader)),
@@ -73,12 +68,36 @@ public record FitmentPage(String compared, List<EndView> ends, List<Words.Said> 
                         change.map(make::lines).orElse(List.of())));
             }
         }
-        findings.sort(Finding.WORST_FIRST);
         String compared = now.isPresent() && planned.isPresent()
                 ? planned.get().name() + " " + words.say("fitment.against") + " "
                         + now.get().name()
                 : "";
-        return new FitmentPage(compared, ends, words.findings(findings, reader));
+        return new FitmentPage(compared, ends, words.findings(findings(sets, planned, dualRear), reader));
+    }
+
+    private static Optional<WheelSet> now(List<WheelSet> sets) {
+        return WheelSets.first(sets, WheelSet.Use.NOW).or(() -> WheelSets.first(sets, WheelSet.Use.NEW));
+    }
+
+    private static Optional<WheelChange> change(
+            List<WheelSet> sets, Optional<WheelSet> planned, boolean dualRear, End end) {
+        Optional<TyreSize> fromNew = WheelSets.first(sets, WheelSet.Use.NEW).flatMap(s -> s.tyre(end));
+        return now(sets)
+                .flatMap(s -> s.fitment(end))
+                .flatMap(was -> planned.flatMap(s -> s.fitment(end))
+                        .map(is -> WheelChange.between(end, was, is, fromNew, dualRear && end == End.REAR)));
+    }
+
+    /** What the change and the hubs have to say, worst first. */
+    static List<Finding> findings(List<WheelSet> sets, Optional<WheelSet> planned, boolean dualRear) {
+        List<Finding> findings = new ArrayList<>();
+        for (End end : End.values()) {
+            change(sets, planned, dualRear, end).ifPresent(c -> findings.addAll(c.findings()));
+            planned.or(() -> now(sets))
+                    .ifPresent(s -> findings.addAll(s.hub(end).check(end, s.spaced(end))));
+        }
+        findings.sort(Finding.WORST_FIRST);
+        return List.copyOf(findings);
     }
 
     /** From the hub to over the tread, as wide as the wider of both. */

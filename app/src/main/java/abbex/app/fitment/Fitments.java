@@ -4,6 +4,7 @@ import abbex.app.arrive.Job;
 import abbex.app.facts.Fact;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
+import abbex.core.figure.Finding;
 import abbex.core.vehicle.End;
 import abbex.core.wheels.Fitment;
 import java.util.ArrayList;
@@ -31,6 +32,15 @@ public class Fitments {
                 job.vehicle().build().dualRear(),
                 reader,
                 words);
+    }
+
+    /** What the change to the planned wheels and the hubs have to say, worst first. */
+    public List<Finding> findings(Job job) {
+        List<WheelSet> all = sets.of(job.shop(), job.vehicle().id());
+        return FitmentPage.findings(
+                all,
+                WheelSets.first(all, WheelSet.Use.PLANNED),
+                job.vehicle().build().dualRear());
     }
 
     /** What stands at an end: the set on the vehicle, else the one from new. */

@@ -178,6 +178,22 @@ public class Stances {
                 words.findings(found.get().lamps(), reader));
     }
 
+    /** What lamps and bumpers have to say, and where the vehicle scrapes on a ground of its own. */
+    public List<Finding> findings(Job job) {
+        List<Finding> findings = new ArrayList<>();
+        reckoned(job).ifPresent(known -> {
+            findings.addAll(known.lamps());
+            known.ways().values().stream()
+                    .filter(going -> !going.own().isEmpty())
+                    .forEach(going -> going.way()
+                            .least()
+                            .flatMap(least -> Stance.own(going.name(), least))
+                            .ifPresent(findings::add));
+        });
+        findings.sort(Finding.WORST_FIRST);
+        return List.copyOf(findings);
+    }
+
     private GroundPage.Way way(String key, Going going, Crossing.Least least, Reader reader) {
         Words.Said said = words.finding(least.finding(), reader);
         return new GroundPage.Way(

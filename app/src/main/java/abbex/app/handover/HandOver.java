@@ -11,11 +11,18 @@ import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.app.people.Audit;
 import abbex.app.people.Person;
+import abbex.app.people.Withdrawals;
 import abbex.app.prove.Clearances;
+import abbex.app.verdict.JobVerdicts;
+import abbex.core.verdict.Found;
+import abbex.core.verdict.JobVerdict.Answer;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import org.springframework.stereotype.Service;
@@ -38,6 +45,8 @@ public class HandOver {
     private final Words words;
     private final SpringTemplateEngine templates;
     private final Audit audit;
+    private final JobVerdicts verdicts;
+    private final Withdrawals withdrawals;
 
     HandOver(
             Jobs jobs,
@@ -48,7 +57,11 @@ public class HandOver {
             Stances stances,
             Words words,
             SpringTemplateEngine templates,
-            Audit audit) {
+            Audit audit,
+            JobVerdicts verdicts,
+            Withdrawals withdrawals) {
+        this.verdicts = verdicts;
+        this.withdrawals = withdrawals;
         this.fitments = fitments;
         this.clearances = clearances;
         this.stances = stances;
@@ -60,7 +73,10 @@ public class HandOver {
         this.templates = templates;
     }
 
-    SheetView view(Job job, JobSheets all, Reader reader) {
+    /**
+     * @param answers what was answered at handing over, by the key of what was found; none while it is not handed over
+     */
+    SheetView view(Job job, JobSheets all, Map<String, Handovers.Given> answers, Reader reader) {
         return SheetView.of(
                 job,
                 all,
@@ -69,9 +85,21 @@ public class HandOver {
                         fitments.of(job, reader),
                         clearances.of(job, reader),
                         clearances.alike(job),
-                        stances.of(job, null, OptionalDouble.empty(), reader)),
+                        stances.of(job, null, OptionalDouble.empty(), reader),
+                        verdicts.of(job),
+                        answers),
                 reader,
                 words);
+    }
+
+    /** What somebody has to answer for before the vehicle leaves. */
+    List<Found> toAnswer(Job job) {
+        return verdicts.of(job).toAnswer();
+    }
+
+    /** What was answered for at an earlier handing over. */
+    Map<String, Handovers.Given> answered(Job job) {
+        return handovers.answers(job.shop(), job.id());
     }
 
     /** Everything that goes into the sheet. */
@@ -92,12 +120,13 @@ public class HandOver {
     /**
      * Freezes what stands now. The same inputs are not frozen twice, and where nothing can be compared nothing is.
      *
+     * @param answers for everything that is to be answered, by its key
      * @return the version that holds it; 0 when there is none
      */
     @Transactional
-    public int freeze(Person by, Job job, Instant at) {
+    int freeze(Person by, Job job, Map<String, Handovers.Given> answers, Instant at) {
         JobSheets all = sheets.of(by.shop(), job.id());
-        SheetView view = view(job, all, Reader.of(by));
+        SheetView view = view(job, all, answers, Reader.of(by));
         if (!view.complete()) {
             return 0;
         }
@@ -105,22 +134,50 @@ public class HandOver {
         Facts facts = facts(job, all);
         if (!versions.isEmpty()
                 && facts.since(versions.get(versions.size() - 1).facts()).isEmpty()) {
-            return versions.size();
+            return versions.get(versions.size() - 1).number();
         }
-        int version = handovers.freeze(by, job.id(), facts, body(view), at);
+        int version = handovers.freeze(by, job, facts, body(view), answers, at);
         audit.add(by, Audit.What.HANDED_OVER, job.vehicle().plate() + " · " + version);
         if (job.where().place() == Job.Place.BAY || job.where().place() == Job.Place.WAITING) {
             LocalDate back = job.dueBack() != null
                     ? job.dueBack()
                     : LocalDate.ofInstant(at, by.likes().zone()).plusDays(RETURN_DAYS);
-            jobs.move(
-                    by.shop(),
-                    job.id(),
-                    new Job.Where(Job.Place.OUT, ""),
-                    job.holder(),
-                    back,
-                    java.util.Optional.empty());
+            jobs.move(by.shop(), job.id(), new Job.Where(Job.Place.OUT, ""), job.holder(), back, Optional.empty());
         }
         return version;
+    }
+
+    /** Hands over with the customer told of all that is still found; nothing is handed over so while there is a stop. */
+    public int told(Person by, Job job, Instant at) {
+        Map<String, Handovers.Given> told = new HashMap<>();
+        for (Found found : toAnswer(job)) {
+            if (found.stop()) {
+                return 0;
+            }
+            told.put(found.key(), new Handovers.Given(Answer.TOLD, ""));
+        }
+        return freeze(by, job, told, at);
+    }
+
+    /** The newest version as long as it can be taken back: it is not on paper yet. */
+    static Optional<Handovers.Version> revocable(List<Handovers.Version> versions) {
+        return versions.isEmpty()
+                ? Optional.empty()
+                : Optional.of(versions.get(versions.size() - 1)).filter(v -> !v.printed());
+    }
+
+    /** Takes the newest version back: the vehicle stands again where it stood. */
+    @Transactional
+    public void takeBack(Person by, Job job, int number) {
+        revocable(handovers.of(by.shop(), job.id()))
+                .filter(v -> v.number() == number)
+                .ifPresent(version -> {
+                    withdrawals.add(by, job.vehicle().id(), version.id());
+                    audit.add(by, Audit.What.HAND_OVER_UNDONE, job.vehicle().plate() + " · " + number);
+                    Handovers.Before before = version.before();
+                    if (before != null) {
+                        jobs.move(by.shop(), job.id(), before.where(), before.holder(), before.due(), Optional.empty());
+                    }
+                });
     }
 }

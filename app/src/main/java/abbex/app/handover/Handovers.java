@@ -11,10 +11,17 @@ import abbex.app.store.Ids;
 import abbex.app.store.Times;
 import abbex.core.heights.MeasuringPoint;
 import abbex.core.heights.PointMethod;
+import abbex.core.verdict.JobVerdict.Answer;
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -23,14 +30,37 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Handovers {
     private static final String OF_JOB = """
-            select h.version, h.made_at, p.display_name, h.facts, h.body
+            select h.id, h.version, h.made_at, p.display_name, h.facts, h.body, h.was_place, h.was_bay, h.was_holder,
+                   h.was_due, exists (select 1 from sheet_printed s where s.handed_over_id = h.id) printed
               from handed_over h join person p on p.id = h.person_id
+             where h.shop_id = :shop and h.job_id = :job
+               and not exists (select 1 from withdrawal w where w.shop_id = h.shop_id and w.of_id = h.id)
+             order by h.version
+            """;
+
+    private static final String NEXT =
+            "select coalesce(max(version), 0) + 1 from handed_over where shop_id = :shop and job_id = :job";
+
+    private static final String FREEZE = """
+            insert into handed_over (id, shop_id, job_id, version, made_at, person_id, facts, body, was_place, was_bay,
+                                     was_holder, was_due)
+            values (:id, :shop, :job, :version, :at, :person, :facts, :body, :place, :bay, :holder, :due)
+            """;
+
+    private static final String ANSWER = """
+            insert into hand_over_answer (id, shop_id, handed_over_id, item, answer, reason)
+            values (:id, :shop, :of, :item, :answer, :reason)
+            """;
+
+    /** The newest last, those of what was taken back too. */
+    private static final String ANSWERS = """
+            select a.item, a.answer, a.reason from hand_over_answer a join handed_over h on h.id = a.handed_over_id
              where h.shop_id = :shop and h.job_id = :job order by h.version
             """;
 
-    private static final String FREEZE = """
-            insert into handed_over (id, shop_id, job_id, version, made_at, person_id, facts, body)
-            values (:id, :shop, :job, :version, :at, :person, :facts, :body)
+    private static final String PRINTED = """
+            insert into sheet_printed (id, shop_id, handed_over_id, person_id, made_at)
+            values (:id, :shop, :of, :person, :at)
             """;
 
     private final JdbcClient jdbc;
@@ -44,37 +74,116 @@ public class Handovers {
      *
      * @param facts what it was made from
      * @param body the page's fragment, as it was
+     * @param before where the vehicle stood; null where that is not known
+     * @param printed it went to paper
      */
-    public record Version(int number, Instant madeAt, String by, Facts facts, String body) {}
+    public record Version(
+            UUID id,
+            int number,
+            Instant madeAt,
+            String by,
+            Facts facts,
+            String body,
+            @Nullable Before before,
+            boolean printed) {}
 
+    /** Where a vehicle stood before it was handed over, who held it and when it was to be back. */
+    public record Before(
+            Job.Where where,
+            @Nullable UUID holder,
+            @Nullable LocalDate due) {}
+
+    /** How somebody answered for something that was found. */
+    public record Given(Answer answer, String reason) {}
+
+    /** Every version that left, but those that were taken back: their numbers are not given again. */
     public List<Version> of(UUID shop, UUID job) {
         return jdbc.sql(OF_JOB)
                 .param("shop", shop.toString())
                 .param("job", job.toString())
                 .query((row, n) -> new Version(
+                        Ids.id(row, "id"),
                         row.getInt("version"),
                         Times.instant(row, "made_at"),
                         row.getString("display_name"),
                         Facts.parse(row.getString("facts")),
-                        row.getString("body")))
+                        row.getString("body"),
+                        before(row),
+                        row.getBoolean("printed")))
                 .list();
     }
 
-    /** Freezes the next version. Two at once: the second finds the version taken and is refused by the database. */
-    @Transactional
-    public int freeze(Person by, UUID job, Facts facts, String body, Instant at) {
-        int version = of(by.shop(), job).size() + 1;
-        jdbc.sql(FREEZE)
-                .param("id", Ids.fresh().toString())
-                .param("shop", by.shop().toString())
+    private static @Nullable Before before(ResultSet row) throws SQLException {
+        String place = row.getString("was_place");
+        String holder = row.getString("was_holder");
+        return place == null
+                ? null
+                : new Before(
+                        new Job.Where(Job.Place.valueOf(place), row.getString("was_bay")),
+                        holder == null ? null : UUID.fromString(holder),
+                        row.getObject("was_due", LocalDate.class));
+    }
+
+    /** The newest answer to each thing that was ever answered for, by its key. */
+    Map<String, Given> answers(UUID shop, UUID job) {
+        Map<String, Given> answers = new HashMap<>();
+        jdbc.sql(ANSWERS)
+                .param("shop", shop.toString())
                 .param("job", job.toString())
+                .query((row, n) -> answers.put(
+                        row.getString("item"),
+                        new Given(Answer.valueOf(row.getString("answer")), row.getString("reason"))))
+                .list();
+        return answers;
+    }
+
+    /**
+     * Freezes the next version. Two at once: the second finds the version taken and is refused by the database.
+     *
+     * @param answers by the key of what they answer
+     */
+    @Transactional
+    public int freeze(Person by, Job job, Facts facts, String body, Map<String, Given> answers, Instant at) {
+        int version = jdbc.sql(NEXT)
+                .param("shop", by.shop().toString())
+                .param("job", job.id().toString())
+                .query(Integer.class)
+                .single();
+        String id = Ids.fresh().toString();
+        jdbc.sql(FREEZE)
+                .param("id", id)
+                .param("shop", by.shop().toString())
+                .param("job", job.id().toString())
                 .param("version", version)
                 .param("at", Times.column(at))
                 .param("person", by.id().toString())
                 .param("facts", facts.stored())
                 .param("body", body)
+                .param("place", job.where().place().name())
+                .param("bay", job.where().bay())
+                .param("holder", Ids.text(job.holder()))
+                .param("due", job.dueBack())
                 .update();
+        answers.forEach((item, given) -> jdbc.sql(ANSWER)
+                .param("id", Ids.fresh().toString())
+                .param("shop", by.shop().toString())
+                .param("of", id)
+                .param("item", item)
+                .param("answer", given.answer().name())
+                .param("reason", given.reason())
+                .update());
         return version;
+    }
+
+    /** A version went to paper. */
+    void printed(Person by, Version version, Instant at) {
+        jdbc.sql(PRINTED)
+                .param("id", Ids.fresh().toString())
+                .param("shop", by.shop().toString())
+                .param("of", version.id().toString())
+                .param("person", by.id().toString())
+                .param("at", Times.column(at))
+                .update();
     }
 
     /** What job, vehicle and sheets bring to it. */

@@ -16,9 +16,12 @@ import abbex.app.people.Person;
 import java.time.Clock;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -27,6 +30,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
 
 /** The sheet that is handed over: as it stands, and as it left. */
 @Controller
@@ -78,10 +82,8 @@ class SheetController {
         Reader reader = unit == null || own.unit().symbol().equals(unit) ? own : own.other();
         List<Handovers.Version> versions = handovers.of(me.shop(), id);
         Facts facts = handOver.facts(job, all);
-        SheetView view = handOver.view(job, all, reader);
-        if (version < 0 || version > versions.size()) {
-            throw new NotHere();
-        }
+        SheetView view = handOver.view(job, all, Map.of(), reader);
+        Optional<Handovers.Version> chosen = chosen(versions, version);
         model.addAttribute("head", heads.head(me.shop(), id, "handover", own));
         model.addAttribute("versions", versions);
         model.addAttribute("shown", version);
@@ -89,27 +91,41 @@ class SheetController {
         model.addAttribute("clock", own);
         model.addAttribute("otherUnit", reader.other().unit().symbol());
         model.addAttribute("otherName", words.say("unit." + reader.other().unit()));
-        model.addAttribute("changes", changes(versions, version, facts, own));
-        model.addAttribute("body", version > 0 ? versions.get(version - 1).body() : handOver.body(view));
+        model.addAttribute("changes", changes(versions, chosen, facts, own));
+        model.addAttribute("revocable", HandOver.revocable(versions).orElse(null));
+        model.addAttribute("asks", !handOver.toAnswer(job).isEmpty());
+        model.addAttribute("body", chosen.map(Handovers.Version::body).orElseGet(() -> handOver.body(view)));
         return "sheet";
     }
 
-    /** With a version: against the one before; without: what changed since the last. */
-    private List<FactWords.Shown> changes(List<Handovers.Version> versions, int version, Facts facts, Reader reader) {
-        if (version > 1) {
-            return factWords.changes(
-                    versions.get(version - 2).facts(), versions.get(version - 1).facts(), reader);
-        }
-        return version == 1 || versions.isEmpty()
-                ? List.of()
-                : factWords.changes(versions.get(versions.size() - 1).facts(), facts, reader);
+    /** The version of a number; empty for the sheet as it stands. */
+    private static Optional<Handovers.Version> chosen(List<Handovers.Version> versions, int number) {
+        return number == 0
+                ? Optional.empty()
+                : Optional.of(versions.stream()
+                        .filter(v -> v.number() == number)
+                        .findFirst()
+                        .orElseThrow(NotHere::new));
     }
 
-    @PostMapping("/jobs/{id}/hand-over")
-    String handOver(@Me Person me, @PathVariable UUID id) {
-        Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
-        int version = handOver.freeze(me, job, clock.instant());
-        return "redirect:/jobs/" + id + "/sheet" + (version == 0 ? "" : "?version=" + version);
+    /** With a version: against the one before; without: what changed since the last. */
+    private List<FactWords.Shown> changes(
+            List<Handovers.Version> versions, Optional<Handovers.Version> chosen, Facts facts, Reader reader) {
+        int at = chosen.map(versions::indexOf).orElse(versions.size());
+        return at == 0
+                ? List.of()
+                : factWords.changes(
+                        versions.get(at - 1).facts(),
+                        chosen.map(Handovers.Version::facts).orElse(facts),
+                        reader);
+    }
+
+    /** The version went to a printer of the browser's. */
+    @PostMapping("/jobs/{id}/sheet/printed")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void printed(@Me Person me, @PathVariable UUID id, @RequestParam(defaultValue = "0") int version) {
+        jobs.find(me.shop(), id).orElseThrow(NotHere::new);
+        chosen(handovers.of(me.shop(), id), version).ifPresent(v -> handovers.printed(me, v, clock.instant()));
     }
 
     @GetMapping("/jobs/{id}/sheet.pdf")
@@ -120,26 +136,24 @@ class SheetController {
             @RequestParam(defaultValue = "0") int version) {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
         List<Handovers.Version> versions = handovers.of(me.shop(), id);
-        if (version < 0 || version > versions.size()) {
-            throw new NotHere();
-        }
+        Optional<Handovers.Version> chosen = chosen(versions, version);
         Reader reader = Reader.of(me);
-        String body = version > 0
-                ? versions.get(version - 1).body()
-                : handOver.body(handOver.view(job, sheets.of(me.shop(), id), reader));
-        String foot = version > 0
-                ? words.say(
+        String body = chosen.map(Handovers.Version::body)
+                .orElseGet(() -> handOver.body(handOver.view(job, sheets.of(me.shop(), id), Map.of(), reader)));
+        String foot = chosen.map(v -> words.say(
                         "sheet.foot",
                         reader,
                         "shop",
                         me.shopName(),
                         "version",
-                        String.valueOf(version),
+                        String.valueOf(v.number()),
                         "day",
-                        reader.full(versions.get(version - 1).madeAt()),
+                        reader.full(v.madeAt()),
                         "by",
-                        versions.get(version - 1).by())
-                : words.say("sheet.foot.draft", reader, "shop", me.shopName(), "day", reader.full(clock.instant()));
+                        v.by()))
+                .orElseGet(() -> words.say(
+                        "sheet.foot.draft", reader, "shop", me.shopName(), "day", reader.full(clock.instant())));
+        chosen.ifPresent(v -> handovers.printed(me, v, clock.instant()));
         SheetPdf.Size paper = size.toUpperCase(Locale.ROOT).equals("LETTER") ? SheetPdf.Size.LETTER : SheetPdf.Size.A4;
         audit.add(me, Audit.What.EXPORTED, job.vehicle().plate() + (version > 0 ? " · " + version : ""));
         HttpHeaders headers = new HttpHeaders();
@@ -150,6 +164,6 @@ class SheetController {
         return new ResponseEntity<>(
                 pdf.make(words.say("sheet.page", reader, "plate", job.vehicle().plate()), body, foot, paper),
                 headers,
-                org.springframework.http.HttpStatus.OK);
+                HttpStatus.OK);
     }
 }

@@ -29,6 +29,8 @@ import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.Places;
 import abbex.core.vehicle.Seat;
+import abbex.core.verdict.Found;
+import abbex.core.verdict.JobVerdict;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -64,12 +66,28 @@ public record SheetView(
         String alike,
         GroundPage ground,
         List<Words.Said> says,
+        First first,
+        List<Answered> answered,
         boolean complete) {
 
-    private static final List<String> WORST = List.of("stop", "look", "note", "clear");
+    /**
+     * What other stations have to say: wheels, what clears, how alike the gaps look, the ground, and the judgement of all.
+     *
+     * @param answers what was answered at handing over, by the key of what was found
+     */
+    record Parts(
+            FitmentPage wheels,
+            List<Clearances.Proof> proofs,
+            String alike,
+            GroundPage ground,
+            JobVerdict verdict,
+            Map<String, Handovers.Given> answers) {}
 
-    /** What other stations have to say: wheels, what clears, how alike the gaps look, the ground. */
-    record Parts(FitmentPage wheels, List<Clearances.Proof> proofs, String alike, GroundPage ground) {}
+    /** The sheet's first line: the judgement of the whole stay. */
+    public record First(String mark, String word, String text) {}
+
+    /** Something that was still found when the sheet left, and how somebody answered for it. */
+    public record Answered(String what, String answer) {}
 
     /** A sheet's stage, time and state. */
     public record Line(String stage, String when, String state) {}
@@ -117,15 +135,14 @@ public record SheetView(
                 parts.proofs(),
                 parts.alike(),
                 parts.ground(),
-                Stream.of(
-                                words.findings(drops.findings(), reader).stream(),
-                                parts.wheels().says().stream()
-                                        .filter(s -> !parts.wheels().compared().isEmpty()),
-                                parts.ground().says().stream())
-                        .flatMap(s -> s)
-                        .sorted(Comparator.comparingInt(
-                                s -> WORST.indexOf(s.mark().equals("open") ? "note" : s.mark())))
-                        .toList(),
+                words.findings(
+                        parts.verdict().found().stream()
+                                .map(Found::finding)
+                                .distinct()
+                                .toList(),
+                        reader),
+                make.first(parts.verdict(), parts.answers()),
+                make.answered(parts.verdict(), parts.answers()),
                 !drops.points().isEmpty()
                         || drops.corners().values().stream()
                                 .anyMatch(c -> !c.byMethod().isEmpty()));
@@ -134,6 +151,52 @@ public record SheetView(
     /** Forms the texts of one sheet for one reader. */
     private record Maker(
             Reader reader, Words words, Assessment judged, DropSheet drops, VehicleFacts.FramePoints points) {
+        /** A stop is said before anything else, and nothing is called in order that was not looked at. */
+        First first(JobVerdict verdict, Map<String, Handovers.Given> answers) {
+            List<Found> asked = verdict.toAnswer();
+            if (asked.isEmpty()) {
+                List<String> open = verdict.open().keySet().stream()
+                        .map(station -> words.say("station." + station))
+                        .toList();
+                return open.isEmpty()
+                        ? new First("clear", words.say("severity.CLEAR"), words.say("verdict.clear"))
+                        : new First(
+                                "open",
+                                words.say("severity.OPEN"),
+                                words.say("verdict.open", reader, "stations", words.list(open, reader)));
+            }
+            Words.Said worst = words.finding(asked.get(0).finding(), reader);
+            String more = asked.size() == 1
+                    ? ""
+                    : " "
+                            + (asked.size() == 2
+                                    ? words.say("verdict.more.one")
+                                    : words.say("verdict.more", reader, "many", Integer.toString(asked.size() - 1)));
+            String answered = answers.isEmpty() ? "" : " " + words.say("verdict.answered");
+            return new First(
+                    worst.mark(),
+                    worst.word(),
+                    Numerals.html(
+                            words.say("verdict." + worst.mark(), reader, "worst", worst.title()) + more + answered));
+        }
+
+        List<Answered> answered(JobVerdict verdict, Map<String, Handovers.Given> answers) {
+            return verdict.toAnswer().stream()
+                    .flatMap(found -> Optional.ofNullable(answers.get(found.key()))
+                            .map(given -> new Answered(
+                                    words.finding(found.finding(), reader).titleHtml(), answer(given)))
+                            .stream())
+                    .toList();
+        }
+
+        private String answer(Handovers.Given given) {
+            String said = words.say("answer." + given.answer());
+            return Numerals.html(
+                    given.reason().isEmpty()
+                            ? said
+                            : words.say("answer.given", reader, "answer", said, "reason", given.reason()));
+        }
+
         /** As the box says it, not as it comes out in the reader's unit. */
         String promised(Job job) {
             return job.promises().entrySet().stream()

@@ -5,6 +5,7 @@ import abbex.app.arrive.JobReceived;
 import abbex.app.arrive.Jobs;
 import abbex.app.page.JobHead;
 import abbex.app.page.JobHeads;
+import abbex.app.page.JobMarks;
 import abbex.app.page.NotHere;
 import abbex.app.page.Numerals;
 import abbex.app.page.Reader;
@@ -18,8 +19,10 @@ import org.springframework.stereotype.Component;
 class HeadsFromSheets implements JobHeads {
     private final Jobs jobs;
     private final Sheets sheets;
+    private final JobMarks marks;
 
-    HeadsFromSheets(Jobs jobs, Sheets sheets) {
+    HeadsFromSheets(Jobs jobs, Sheets sheets, JobMarks marks) {
+        this.marks = marks;
         this.jobs = jobs;
         this.sheets = sheets;
     }
@@ -32,10 +35,10 @@ class HeadsFromSheets implements JobHeads {
     @Override
     public JobHead head(UUID shop, UUID job, String station, Reader reader) {
         Job stay = jobs.find(shop, job).orElseThrow(NotHere::new);
-        return head(stay, station, sheets.progress(shop, stay, reader));
+        return head(stay, station, sheets.progress(shop, stay, reader), reader);
     }
 
-    static JobHead head(Job job, String station, Progress progress) {
+    JobHead head(Job job, String station, Progress progress, Reader reader) {
         String kit = job.kit().isEmpty() ? "" : " · " + job.kit();
         String bay = job.where().bay().isEmpty() ? "" : job.where().bay() + " · ";
         String odometer = job.odometer().isEmpty() ? "" : job.odometer() + " · ";
@@ -46,6 +49,7 @@ class HeadsFromSheets implements JobHeads {
                 bay + odometer + (job.wish().isEmpty() ? job.customer() : "“" + job.wish() + "”"),
                 Numerals.html(progress.summary()),
                 station,
-                progress.complete() ? 2 : progress.readings() > 0 ? 1 : 0);
+                progress.complete() ? 2 : progress.readings() > 0 ? 1 : 0,
+                marks.of(job.shop(), job.id(), reader));
     }
 }

@@ -42,8 +42,10 @@ class MeasurePages {
     private final Jobs jobs;
     private final Sheets sheets;
     private final Words words;
+    private final HeadsFromSheets heads;
 
-    MeasurePages(Jobs jobs, Sheets sheets, Words words) {
+    MeasurePages(Jobs jobs, Sheets sheets, Words words, HeadsFromSheets heads) {
+        this.heads = heads;
         this.jobs = jobs;
         this.sheets = sheets;
         this.words = words;
@@ -192,7 +194,7 @@ class MeasurePages {
                 ? o.judged()
                 : o.all().judge(o.job());
         Progress progress = sheets.progress(o.job(), o.all(), whole, reader);
-        page.addObject("head", HeadsFromSheets.head(o.job(), "measure", progress));
+        page.addObject("head", heads.head(o.job(), "measure", progress, reader));
         page.addObject("state", state(o, form));
         page.addObject("stateSaid", String.join(" · ", o.sheet().said(words::say)));
         SheetData newest = o.all().newest().orElseThrow();

@@ -9,5 +9,7 @@ import java.util.UUID;
  * @param summary end to end, made safe for a page
  * @param station arrive, measure or handover
  * @param measured 0 nothing, 1 begun, 2 done
+ * @param mark the judgement of the whole stay
  */
-public record JobHead(UUID id, String plate, String name, String line, String summary, String station, int measured) {}
+public record JobHead(
+        UUID id, String plate, String name, String line, String summary, String station, int measured, JobMark mark) {}

@@ -26,6 +26,7 @@ public class Audit {
         KEY_REVOKED,
         CORRECTED,
         HANDED_OVER,
+        HAND_OVER_UNDONE,
         EXPORTED,
         CUSTOMER_BLANKED,
         LIMITS_SET,

@@ -45,19 +45,23 @@ class ClearanceWords {
     List<CornerPage.Spot> spots(CornerCase corner, List<CornerCase.Judged> judged, Reader reader) {
         return Stream.concat(
                         judged.stream().map(j -> spot(j, corner, reader)),
-                        unlooked(corner).map(this::open))
+                        unlooked(corner).stream().map(this::open))
                 .toList();
     }
 
     /** The hours of the places that nobody looked at. */
     List<Double> unseen(CornerCase corner) {
-        return unlooked(corner).map(place -> place.usualClock(corner.corner())).toList();
+        return unlooked(corner).stream()
+                .map(place -> place.usualClock(corner.corner()))
+                .toList();
     }
 
-    private static Stream<ProbePlace> unlooked(CornerCase corner) {
+    /** Of the parts that are asked for at each corner, those that were not measured at this one. */
+    static List<ProbePlace> unlooked(CornerCase corner) {
         return ASKED.stream()
                 .filter(place -> corner.known().stream()
-                        .noneMatch(p -> p.probed().probe().place() == place));
+                        .noneMatch(p -> p.probed().probe().place() == place))
+                .toList();
     }
 
     List<CornerPage.InPlan> inPlan(CornerCase corner) {

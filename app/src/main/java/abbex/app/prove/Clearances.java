@@ -5,8 +5,10 @@ import abbex.app.facts.Fact;
 import abbex.app.measure.Standing;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
+import abbex.core.clearance.ClearanceFinding;
 import abbex.core.clearance.Eye;
 import abbex.core.clearance.ProbePlace;
+import abbex.core.figure.Finding;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.WheelPlace;
 import java.math.BigDecimal;
@@ -57,6 +59,33 @@ public class Clearances {
                     say.eye(corner.eye(), reader)));
         }
         return proofs;
+    }
+
+    /** What does not clear, and what was not measured of it: each part that every such corner has, while any was. */
+    public List<ClearanceFinding> findings(Job job) {
+        List<CornerCase> known = known(job);
+        if (known.isEmpty()) {
+            return List.of(new ClearanceFinding.ClearanceUnknown());
+        }
+        List<ClearanceFinding> findings = new ArrayList<>();
+        for (CornerCase corner : known) {
+            corner.judged()
+                    .forEach(j -> j.verdict()
+                            .finding(corner.corner(), j.known().probed().probe().clock())
+                            .ifPresent(findings::add));
+        }
+        for (WheelPlace wheel : job.vehicle().kind().wheelPlaces()) {
+            List<ProbePlace> missing = known.stream()
+                    .filter(c -> c.corner() == wheel)
+                    .findFirst()
+                    .map(ClearanceWords::unlooked)
+                    .orElse(ClearanceWords.ASKED);
+            if (!missing.isEmpty()) {
+                findings.add(new ClearanceFinding.NotProbed(wheel, missing));
+            }
+        }
+        findings.sort(Finding.WORST_FIRST);
+        return List.copyOf(findings);
     }
 
     private List<CornerCase> known(Job job) {

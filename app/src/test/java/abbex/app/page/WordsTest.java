@@ -6,9 +6,13 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import abbex.app.support.Said;
 import abbex.app.words.Bundles;
+import abbex.core.clearance.ClearanceFinding;
 import abbex.core.clearance.ProbeCheck;
+import abbex.core.clearance.ProbePlace;
 import abbex.core.clearance.Remedy;
 import abbex.core.clearance.RoadTest;
+import abbex.core.clearance.Sweep;
+import abbex.core.clearance.Verdict;
 import abbex.core.figure.Finding;
 import abbex.core.figure.Place;
 import abbex.core.figure.Reason;
@@ -17,6 +21,7 @@ import abbex.core.ground.GroundFinding;
 import abbex.core.ground.GroundFormula;
 import abbex.core.ground.Lamps;
 import abbex.core.ground.Profile;
+import abbex.core.ground.Stance;
 import abbex.core.ground.Underbody;
 import abbex.core.heights.Advertised;
 import abbex.core.heights.Assessment;
@@ -35,6 +40,7 @@ import abbex.core.heights.SheetState;
 import abbex.core.heights.Slip;
 import abbex.core.heights.Stage;
 import abbex.core.heights.SubstituteBaseline;
+import abbex.core.motion.Pose;
 import abbex.core.units.Angle;
 import abbex.core.units.Graduation;
 import abbex.core.units.Length;
@@ -76,8 +82,14 @@ class WordsTest {
 
     private static final Bundles BUNDLES = Said.bundles();
 
-    private final Words words =
-            new Words(BUNDLES, List.of(new UnitWords(), new VehicleWords(), new HeightWords(), new GroundWords()));
+    private final Words words = new Words(
+            BUNDLES,
+            List.of(
+                    new UnitWords(),
+                    new VehicleWords(),
+                    new HeightWords(),
+                    new GroundWords(),
+                    new ClearancePlaceWords()));
 
     private static void good(String sentence) {
         assertFalse(sentence.isBlank());
@@ -173,12 +185,35 @@ class WordsTest {
             }
             Lamps.turned(Length.ofMm(random.nextInt(60) - 30), Length.ofMm(2600))
                     .ifPresent(found::add);
+            Stance.own("drive", Crossing.run(under, Profile.Usual.values()[i % 3].profile()))
+                    .ifPresent(found::add);
             for (Finding finding : found) {
                 seen.add(finding.getClass());
                 said(finding, random);
             }
         }
         assertEquals(all(GroundFinding.class), seen);
+    }
+
+    /** Least gaps drawn about what a place needs, with what is known of them; and what was not measured. */
+    @Test
+    void every_finding_of_clearance_has_its_words() {
+        Set<Class<?>> seen = new HashSet<>();
+        Random random = new Random(15);
+        for (int i = 0; i < 300; i++) {
+            ProbePlace part = ProbePlace.values()[random.nextInt(ProbePlace.values().length)];
+            Corner corner = Corner.values()[random.nextInt(4)];
+            List<Finding> found = new ArrayList<>(List.of(
+                    new ClearanceFinding.NotProbed(corner, List.of(part)), new ClearanceFinding.ClearanceUnknown()));
+            new Verdict(part, new Sweep.Least(20 * random.nextDouble() - 5, new Pose(0, 0, 0)), 1.5, 6)
+                    .finding(corner, random.nextInt(24) / 2.0)
+                    .ifPresent(found::add);
+            for (Finding finding : found) {
+                seen.add(finding.getClass());
+                said(finding, random);
+            }
+        }
+        assertEquals(all(ClearanceFinding.class), seen);
     }
 
     @Test

@@ -241,6 +241,8 @@ class DoorsTest {
             "/jobs/{id}/prove/probes/{probe}/withdraw",
             "/jobs/{id}/sheet",
             "/jobs/{id}/sheet.pdf",
+            "/jobs/{id}/sheet/printed",
+            "/jobs/{id}/hand-over/undo",
             "/jobs/{id}/hand-over");
 
     @Test

@@ -1,5 +1,9 @@
 package abbex.core.clearance;
 
+import abbex.core.units.Length;
+import abbex.core.vehicle.WheelPlace;
+import java.util.Optional;
+
 /**
  * What can be said of a place: the best gap over the sweep, with the probe's uncertainty carried.
  *
@@ -34,5 +38,20 @@ public record Verdict(ProbePlace place, Sweep.Least least, double standard, doub
     /** Close, and with more than 5 % probability it touches. */
     public boolean mayTouch() {
         return word() == Word.CLOSE && least.gap() < SURE * standard;
+    }
+
+    /** What is said of the place beside the others of a stay; empty where it clears. */
+    public Optional<ClearanceFinding> finding(WheelPlace wheel, double clock) {
+        ClearanceFinding.At at = new ClearanceFinding.At(wheel, place, clock);
+        Length air = Length.ofRoundedMm(Math.abs(least.gap()));
+        return switch (word()) {
+            case TOUCHES -> Optional.of(new ClearanceFinding.Touches(at, air));
+            case CLOSE ->
+                Optional.of(
+                        mayTouch()
+                                ? new ClearanceFinding.MayTouch(at, air, Length.ofRoundedMm(needed))
+                                : new ClearanceFinding.TooClose(at, air, Length.ofRoundedMm(needed)));
+            case CLEAR, NOT_LOOKED_AT -> Optional.empty();
+        };
     }
 }

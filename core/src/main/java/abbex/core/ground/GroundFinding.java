@@ -16,6 +16,9 @@ public sealed interface GroundFinding extends Finding {
     /** The name of the low point and how far it would go into the ground. */
     record Scrapes(String point, Length into) implements GroundFinding, Stop {}
 
+    /** On a ground that the vehicle has to cross: the same, by the ground's name. It can be driven another way. */
+    record OwnGroundScrapes(String ground, String point, Length into) implements GroundFinding, Look {}
+
     record LittleAir(String point, Length air) implements GroundFinding, Look {}
 
     record BelowCode(Lamps.Code part, Length height, Length least, String source) implements GroundFinding, Look {}

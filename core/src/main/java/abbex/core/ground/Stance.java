@@ -151,4 +151,12 @@ public record Stance(Underbody planned, Underbody lifted, List<Outline> outlines
         }
         return Lamps.turned(turned, Length.ofRoundedMm(wheelbase));
     }
+
+    /** What a ground that the vehicle has to cross adds to the judgement of the whole; empty where it gets over. */
+    public static Optional<GroundFinding> own(String ground, Crossing.Least least) {
+        return least.air() > 0
+                ? Optional.empty()
+                : Optional.of(
+                        new GroundFinding.OwnGroundScrapes(ground, least.name(), Length.ofRoundedMm(-least.air())));
+    }
 }

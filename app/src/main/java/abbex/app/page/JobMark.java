@@ -1,0 +1,21 @@
+package abbex.app.page;
+
+import java.util.Map;
+
+/**
+ * The judgement of a stay as every page shows it.
+ *
+ * @param mark stop, look, clear, open or empty while there is nothing to judge
+ * @param word the mark in a word
+ * @param title the worst in a line; empty when nothing is wrong
+ * @param station where that is seen to
+ * @param stations the mark of each station that has one: arrive, measure, fitment, prove, handover
+ */
+public record JobMark(String mark, String word, String title, String station, Map<String, String> stations) {
+    public static final JobMark NONE = new JobMark("", "", "", "", Map.of());
+
+    /** The mark of a station of the strip; empty for none. */
+    public String of(String strip) {
+        return stations.getOrDefault(strip, "");
+    }
+}

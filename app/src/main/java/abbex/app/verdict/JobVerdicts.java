@@ -1,0 +1,122 @@
+package abbex.app.verdict;
+
+import abbex.app.arrive.Job;
+import abbex.app.arrive.Jobs;
+import abbex.app.fitment.Fitments;
+import abbex.app.ground.Stances;
+import abbex.app.measure.JobSheets;
+import abbex.app.measure.Sheets;
+import abbex.app.page.JobMark;
+import abbex.app.page.JobMarks;
+import abbex.app.page.NotHere;
+import abbex.app.page.Reader;
+import abbex.app.page.Words;
+import abbex.app.prove.Clearances;
+import abbex.app.store.Reads;
+import abbex.core.figure.Finding;
+import abbex.core.verdict.Found;
+import abbex.core.verdict.JobVerdict;
+import abbex.core.verdict.Station;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+
+/** Judges stays: the public service of the package. */
+@Service
+public class JobVerdicts implements JobMarks {
+    private final Jobs jobs;
+    private final Sheets sheets;
+    private final Fitments fitments;
+    private final Clearances clearances;
+    private final Stances stances;
+    private final Words words;
+    private final Reads reads;
+
+    JobVerdicts(
+            Jobs jobs,
+            Sheets sheets,
+            Fitments fitments,
+            Clearances clearances,
+            Stances stances,
+            Words words,
+            Reads reads) {
+        this.jobs = jobs;
+        this.sheets = sheets;
+        this.fitments = fitments;
+        this.clearances = clearances;
+        this.stances = stances;
+        this.words = words;
+        this.reads = reads;
+    }
+
+    /** Judged once while nothing of the vehicle or its shop is written. */
+    public JobVerdict of(Job job) {
+        return reads.ofVehicle(
+                job.shop(), job.vehicle().id(), List.of(JobVerdicts.class, job.shop(), job.id()), () -> judge(job));
+    }
+
+    private JobVerdict judge(Job job) {
+        List<Found> found = new ArrayList<>();
+        JobSheets all = sheets.of(job.shop(), job.id());
+        if (all.newest().isPresent()) {
+            add(found, Station.HEIGHTS, all.judge(job).drops().findings());
+        }
+        add(found, Station.WHEELS, fitments.findings(job));
+        add(found, Station.CLEARANCE, clearances.findings(job));
+        add(found, Station.GROUND, stances.findings(job));
+        return new JobVerdict(found);
+    }
+
+    private static void add(List<Found> found, Station station, Collection<? extends Finding> findings) {
+        findings.forEach(f -> found.add(new Found(station, f)));
+    }
+
+    @Override
+    public JobMark of(UUID shop, UUID job, Reader reader) {
+        return mark(jobs.find(shop, job).orElseThrow(NotHere::new), reader);
+    }
+
+    /** The judgement as floor and tag show it: it is clear only once something was compared. */
+    public JobMark mark(Job job, Reader reader) {
+        JobVerdict verdict = of(job);
+        Map<String, String> stations = new TreeMap<>();
+        for (Station station : Station.values()) {
+            verdict.worst(station).filter(Found::toAnswer).ifPresent(f -> {
+                String mark = mark(f);
+                stations.merge(strip(station), mark, (one, other) -> one.equals("stop") ? one : other);
+            });
+        }
+        return verdict.worst()
+                .filter(Found::toAnswer)
+                .map(worst -> new JobMark(
+                        mark(worst),
+                        words.finding(worst.finding(), reader).word(),
+                        words.finding(worst.finding(), reader).title(),
+                        page(worst.station()),
+                        stations))
+                .orElse(JobMark.NONE);
+    }
+
+    /** The page where a station's findings are seen to. */
+    private static String page(Station station) {
+        return switch (station) {
+            case HEIGHTS -> "measure";
+            case WHEELS -> "fitment";
+            case CLEARANCE -> "prove";
+            case GROUND -> "ground";
+        };
+    }
+
+    /** The station of the strip that its page belongs to. */
+    private static String strip(Station station) {
+        return station == Station.GROUND ? "prove" : page(station);
+    }
+
+    private static String mark(Found found) {
+        return found.stop() ? "stop" : "look";
+    }
+}

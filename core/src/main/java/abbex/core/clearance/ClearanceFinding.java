@@ -1,0 +1,43 @@
+package abbex.core.clearance;
+
+import abbex.core.figure.Finding;
+import abbex.core.figure.Place;
+import abbex.core.units.Length;
+import abbex.core.vehicle.WheelPlace;
+import abbex.core.vehicle.Whole;
+import java.util.List;
+
+/** What may be said of the clearance of a stay. The order is that in which findings of one severity are shown. */
+public sealed interface ClearanceFinding extends Finding {
+    /**
+     * A part beside a wheel.
+     *
+     * @param clock the hour of the wheel at which it lies
+     */
+    record At(WheelPlace wheel, ProbePlace part, double clock) implements Place {
+        @Override
+        public String code() {
+            return wheel.code() + "." + part + "." + clock;
+        }
+    }
+
+    /** At some pose of the sweep the wheel would go so far into the part. */
+    record Touches(At place, Length into) implements ClearanceFinding, Stop {}
+
+    /** The least air is positive, but more than one in twenty such readings touches. */
+    record MayTouch(At place, Length air, Length needed) implements ClearanceFinding, Look {}
+
+    /** It does not touch, but the clearance that is required is not proven. */
+    record TooClose(At place, Length air, Length needed) implements ClearanceFinding, Look {}
+
+    /** Parts that every corner of the kind has and that were not measured there. */
+    record NotProbed(WheelPlace place, List<ProbePlace> parts) implements ClearanceFinding, Note, Open {}
+
+    /** No gap was measured at any wheel. */
+    record ClearanceUnknown() implements ClearanceFinding, Note, Open {
+        @Override
+        public Place place() {
+            return Whole.VEHICLE;
+        }
+    }
+}
