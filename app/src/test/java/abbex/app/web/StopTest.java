@@ -113,8 +113,7 @@ class StopTest {
             assertThat(page.locator("h1")).hasText(Said.by("handover.title"));
             assertThat(page.locator(".answer.stop")).hasCount(1);
             assertThat(page.locator("#sign")).containsText(Said.part("handover.sign"));
-            page.getByText(Said.by("handover.go"), new Page.GetByTextOptions().setExact(true))
-                    .click();
+            page.locator(".answers .btn-primary").click();
             assertThat(page.locator(".notsaved")).containsText(Said.by("problem.answer.none"));
             assertThat(page.locator(".notsaved")).containsText(Said.by("problem.answer.lead"));
             // A form of yesterday's page, without an answer.
@@ -127,8 +126,7 @@ class StopTest {
             Locator stop = page.locator(".answer.stop");
             assertThat(stop.locator("input[value=TOLD]")).hasCount(0);
             stop.locator("input[value=ACCEPTED]").check();
-            page.getByText(Said.by("handover.go"), new Page.GetByTextOptions().setExact(true))
-                    .click();
+            page.locator(".answers .btn-primary").click();
             assertThat(page.locator(".notsaved")).containsText(Said.by("problem.answer.why"));
             assertThat(stop.locator("input[value=ACCEPTED]")).isChecked();
             stop.locator("input[type=text], input:not([type])").fill("goes out on a trailer");
@@ -140,8 +138,7 @@ class StopTest {
             assertThat(page.locator(".versions")).hasCount(0);
             screen.open("/jobs/" + job + "/hand-over");
             assertThat(page.locator(".answer.stop input[value=ACCEPTED]")).isChecked();
-            page.getByText(Said.by("handover.go"), new Page.GetByTextOptions().setExact(true))
-                    .click();
+            page.locator(".answers .btn-primary").click();
             assertThat(page.locator(".versions")).containsText(Said.by("sheet.version", "number", "2"));
             page.context().request().get(Shop.address() + "/jobs/" + job + "/sheet.pdf?version=2");
             page.reload();
