@@ -43,11 +43,9 @@ public class Fitments {
                 job.vehicle().build().dualRear());
     }
 
-    /** What stands at an end: the set on the vehicle, else the one from new. */
+    /** What stands at an end; what it had from new says nothing of it. */
     public Optional<Fitment> now(Job job, End end) {
-        List<WheelSet> all = sets.of(job.shop(), job.vehicle().id());
-        return WheelSets.first(all, WheelSet.Use.NOW)
-                .or(() -> WheelSets.first(all, WheelSet.Use.NEW))
+        return WheelSets.first(sets.of(job.shop(), job.vehicle().id()), WheelSet.Use.NOW)
                 .flatMap(set -> set.fitment(end));
     }
 

@@ -64,7 +64,8 @@ class CornerController {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
         WheelPlace corner = CornerPages.corner(job, parameters.get("corner"));
         Form form = new Form(me, words, parameters);
-        SweepPlan plan = CornerPages.read(cases.plan(job, corner.end()), form);
+        SweepPlan before = cases.plan(job, corner.end());
+        SweepPlan plan = CornerPages.read(before, form).after(before);
         if (form.fits() && !plans.save(me, job.vehicle().id(), corner.end(), plan, form.edition())) {
             form.meanwhile(cases.planEdition(job, corner.end()), CornerPages.texts(cases.plan(job, corner.end())));
         }

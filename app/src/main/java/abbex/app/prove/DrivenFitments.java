@@ -5,6 +5,7 @@ import abbex.app.store.Ids;
 import abbex.app.store.Times;
 import abbex.core.clearance.Cure.Dose;
 import abbex.core.clearance.Remedy;
+import abbex.core.clearance.RoadTest;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
@@ -15,6 +16,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 
@@ -25,8 +27,8 @@ class DrivenFitments {
 
     private static final String DRIVEN = """
             select r.id, r.vehicle_id, r.locks, r.lean_deg, r.made_at, f.end_of, f.tyre, f.wheel, f.spacer, f.lower_mm,
-                   (select max(b.bump_mm) from road_bump b
-                     where b.road_test_id = r.id and b.corner in ('LF', 'RF') = (f.end_of = 'FRONT')) bump
+                   (select group_concat(b.bump_mm) from road_bump b
+                     where b.road_test_id = r.id and b.corner in ('LF', 'RF', 'FRONT') = (f.end_of = 'FRONT')) bump
               from road_test r join road_fitment f on f.road_test_id = r.id
              where r.shop_id = :shop
                and not exists (select 1 from withdrawal w where w.shop_id = r.shop_id and w.of_id = r.id)
@@ -39,7 +41,7 @@ class DrivenFitments {
             """ + 2 * MOST;
 
     private static final String TOOK = """
-            select vehicle_id, corner, remedy, steps from remedy_taken where shop_id = :shop
+            select vehicle_id, corner, remedy, steps, made_at from remedy_taken where shop_id = :shop
                and not exists (select 1 from withdrawal w where w.shop_id = remedy_taken.shop_id and w.of_id = remedy_taken.id)
              order by made_at, id
             """;
@@ -58,11 +60,11 @@ class DrivenFitments {
      * A fitment of an end.
      *
      * @param lowered further than when it was first probed, mm
-     * @param bump that was driven, mm
+     * @param bump to which it is proven, mm; nought where a wheel went nowhere
      */
     public record EndOf(String tyre, String wheel, double spacerMm, double lowered, double bump) {}
 
-    /** What was proven, and the remedies that it took. */
+    /** What was proven, and the remedies that were in its plan by then. */
     public record Proven(
             Jobs.Known of, EndOf front, EndOf rear, boolean locks, double lean, Instant at, List<String> took) {
         public UUID job() {
@@ -88,11 +90,11 @@ class DrivenFitments {
 
     /** Those that hold every word of a question, the newest first. */
     List<Proven> find(UUID shop, String question) {
-        Map<UUID, List<String>> took = new HashMap<>();
+        Map<UUID, List<Planned>> took = new HashMap<>();
         jdbc.sql(TOOK).param("shop", shop.toString()).query(row -> {
             Dose dose = new Dose(Remedy.valueOf(row.getString("remedy")), row.getInt("steps"));
             took.computeIfAbsent(Ids.id(row, "vehicle_id"), v -> new ArrayList<>())
-                    .add(row.getString("corner") + ": " + say.dose(dose));
+                    .add(new Planned(row.getString("corner") + ": " + say.dose(dose), Times.instant(row, "made_at")));
         });
         String[] asked = question.strip().toLowerCase(Locale.ROOT).split("\\s+");
         Map<UUID, Jobs.Known> vehicles = jobs.vehicles(shop);
@@ -111,13 +113,19 @@ class DrivenFitments {
                     front.locks(),
                     front.lean(),
                     front.at(),
-                    took.getOrDefault(front.vehicle(), List.of()));
-            if (proven.has(asked)) {
+                    took.getOrDefault(front.vehicle(), List.of()).stream()
+                            .filter(planned -> planned.at().isBefore(front.at()))
+                            .map(Planned::what)
+                            .toList());
+            if (proven.front().bump() > 0 && proven.rear().bump() > 0 && proven.has(asked)) {
                 found.add(proven);
             }
         }
         return found;
     }
+
+    /** A remedy that was in the plan from a moment on. */
+    private record Planned(String what, Instant at) {}
 
     /** An end of what was proven, and what both ends share. */
     private record Half(UUID vehicle, EndOf end, boolean locks, double lean, Instant at) {}
@@ -130,7 +138,10 @@ class DrivenFitments {
                         row.getString("wheel"),
                         row.getLong("spacer") / 1e6,
                         row.getDouble("lower_mm"),
-                        row.getDouble("bump")),
+                        RoadTest.proven(Stream.of(row.getString("bump").split(","))
+                                        .map(Double::valueOf)
+                                        .toList())
+                                .orElse(0)),
                 row.getBoolean("locks"),
                 row.getDouble("lean_deg"),
                 Times.instant(row, "made_at"));

@@ -80,7 +80,9 @@ class RoadController {
         for (WheelPlace place : job.vehicle().kind().wheelPlaces()) {
             bump.put(place, form.number("bump" + place.name(), 0, MOST_BUMP).orElse(0));
         }
-        double lean = form.number("lean", 0, MOST_LEAN).orElse(0);
+        double lean = form.text("lean").isEmpty()
+                ? 0
+                : form.number("lean", 0, MOST_LEAN).orElse(0);
         String note = form.line("note", LONGEST);
         RoadTests.Far far = new RoadTests.Far(bump, form.has("locks"), form.has("hung"), lean, note);
         if (form.fits() && !roads.drove(me, job, far)) {

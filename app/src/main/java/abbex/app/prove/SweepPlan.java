@@ -53,6 +53,27 @@ public record SweepPlan(Map<SweepField, Double> values, boolean chains) {
         return lower == null ? OptionalDouble.empty() : OptionalDouble.of(lower);
     }
 
+    /**
+     * After a change of the planned drop alone: stop and droop limit stay where they are on the body, so that less drop leaves
+     * as much more bump. What was typed anew counts as typed.
+     */
+    SweepPlan after(SweepPlan before) {
+        if (lower().isEmpty() || before.lower().isEmpty()) {
+            return this;
+        }
+        double raised = before.lower().getAsDouble() - lower().getAsDouble();
+        Map<SweepField, Double> moved = new EnumMap<>(values);
+        follow(moved, before, SweepField.STOP, raised);
+        follow(moved, before, SweepField.DROOP, -raised);
+        return new SweepPlan(moved, chains);
+    }
+
+    private void follow(Map<SweepField, Double> moved, SweepPlan before, SweepField field, double by) {
+        if (of(field) == before.of(field)) {
+            moved.put(field, Math.max(field.least(), Math.min(field.most(), of(field) + by)));
+        }
+    }
+
     /** What a field of the form holds. */
     public String text(SweepField field) {
         return values.containsKey(field) ? CornerPages.plain(of(field)) : "";

@@ -85,7 +85,7 @@ class ComputeWheelsTest {
     @CsvSource(delimiter = '|', quoteCharacter = '~', textBlock = """
                     tyre | {} | size | 225/45R17 91W
                     tyre | {"size":"265/75-16"} | size | 265/75R16
-                    tyre | {"size":"31x10.5"} | size | 31x10.50R15
+                    tyre | {"size":"31x10.5"} | size | 225/45R17 91W
                     tyre | {"size":"225/45R17","rimWidthIn":"8"} | rimWidthIn | from 1.5 to 16
                     tyre | {"size":"225/45R17","rimWidthIn":1e99} | rimWidthIn | from 1.5 to 16
                     clearance | {} | planned | {"widthIn":8,…}

@@ -35,10 +35,11 @@ public record ClearanceModel(
      *
      * @param point in the corner's axes at the planned ride height
      * @param standard standard uncertainty of gaps to it, in mm
+     * @param upright it was read at the wheel's side and goes on past it, so that it is at the rim as well
      */
-    public record Obstacle(ProbePlace place, double[] point, double standard) {
+    public record Obstacle(ProbePlace place, double[] point, double standard, boolean upright) {
         private Obstacle moved(double x, double y, double z) {
-            return new Obstacle(place, new double[] {point[0] + x, point[1] + y, point[2] + z}, standard);
+            return new Obstacle(place, new double[] {point[0] + x, point[1] + y, point[2] + z}, standard, upright);
         }
     }
 
@@ -57,7 +58,9 @@ public record ClearanceModel(
         for (LocatedGap p : probed) {
             ProbePlace place = p.probe().place();
             double tyre = p.from().tyre().equals(planned.tyre()) ? SAME_TYRE : TYRE;
-            obstacles.add(new Obstacle(place, p.at(lowered), Math.hypot(p.standard(), tyre)));
+            TyreBody.Face face = p.probe().face();
+            obstacles.add(new Obstacle(
+                    place, p.at(lowered), Math.hypot(p.standard(), tyre), place.upright() && face.sidewall()));
         }
         return new ClearanceModel(obstacles, planned, worn, motion, Needed.USUAL);
     }
@@ -80,15 +83,31 @@ public record ClearanceModel(
     /** Every place swept, in the order of the obstacles. */
     public List<Verdict> verdicts() {
         TyreBody tyre = body();
-        List<Verdict> verdicts = new ArrayList<>();
-        for (Obstacle o : obstacles) {
-            verdicts.add(new Verdict(
-                    o.place(),
-                    Sweep.run(tyre, o.point(), o.place().carrier(), motion),
-                    o.standard(),
-                    needed.of(o.place())));
+        TyreBody rim = TyreBody.rim(planned);
+        return obstacles.stream()
+                .map(o -> new Verdict(o.place(), least(o, tyre, rim), o.standard(), needed.of(o.place())))
+                .toList();
+    }
+
+    /** The least that tyre or rim leaves: each is swept by itself. */
+    private Sweep.Least least(Obstacle o, TyreBody tyre, TyreBody rim) {
+        Sweep.Least least = Sweep.run(tyre, o.point(), o.place().carrier(), motion);
+        for (double[] point : beside(o, rim)) {
+            Sweep.Least other = Sweep.run(rim, point, o.place().carrier(), motion);
+            least = other.gap() < least.gap() ? other : least;
         }
-        return List.copyOf(verdicts);
+        return least;
+    }
+
+    /** Where an obstacle is for the rim: where it was read, and what goes up past the wheel at the rim's edge too. */
+    private static List<double[]> beside(Obstacle o, TyreBody rim) {
+        double[] point = o.point();
+        double radius = Math.hypot(point[0], point[2]);
+        if (!o.upright() || radius <= rim.outside()) {
+            return List.of(point);
+        }
+        double in = (rim.bead() + rim.outside()) / 2 / radius;
+        return List.of(point, new double[] {point[0] * in, point[1], point[2] * in});
     }
 
     /** The same, worst first. */
@@ -101,9 +120,12 @@ public record ClearanceModel(
     /** True when every place is clear; told as soon as one is not. */
     boolean clear() {
         TyreBody tyre = body();
+        TyreBody rim = TyreBody.rim(planned);
         for (Obstacle o : obstacles) {
             double air = needed.of(o.place()) + Verdict.SURE * o.standard();
-            if (!Sweep.clears(tyre, o.point(), o.place().carrier(), motion, air)) {
+            if (!Sweep.clears(tyre, o.point(), o.place().carrier(), motion, air)
+                    || !beside(o, rim).stream()
+                            .allMatch(p -> Sweep.clears(rim, p, o.place().carrier(), motion, air))) {
                 return false;
             }
         }
@@ -119,8 +141,7 @@ public record ClearanceModel(
             case TIE_BACK -> across(-amount, ProbePlace.HOSE, ProbePlace.BRAKE_CABLE);
             case ROLL_LIP, FLARE -> across(amount, ProbePlace.FENDER_LIP);
             case LONGER_STOP -> ranged(amount);
-            case LESS_DROP ->
-                moved(o -> o.moved(0, 0, amount * o.place().carrier().withBody()));
+            case LESS_DROP -> raised(amount);
             case OUTWARD -> wheel(wheel.withSpacer(wheel.spacer().plus(Length.ofMm((long) amount))));
             case INWARD ->
                 wheel(new Wheel(
@@ -135,6 +156,12 @@ public record ClearanceModel(
             case MOVE_BRACKET -> across(-amount, ProbePlace.STRUT, ProbePlace.SPRING_PERCH, ProbePlace.SWAY_LINK);
             case HAMMER_ARCH -> away(amount, ProbePlace.INNER_ARCH);
         };
+    }
+
+    /** The body higher: what it carries goes up, and as much more bump is left to the stop. */
+    private ClearanceModel raised(double mm) {
+        ClearanceModel up = moved(o -> o.moved(0, 0, mm * o.place().carrier().withBody()));
+        return new ClearanceModel(up.obstacles, planned, worn, motion.raised(mm), needed);
     }
 
     private ClearanceModel moved(UnaryOperator<Obstacle> how) {

@@ -16,13 +16,13 @@ public enum ProbePlace implements Place {
     FRAME(Carrier.BODY, 9.525),
     STRUT(Carrier.KNUCKLE, 6.35),
     SPRING_PERCH(Carrier.KNUCKLE, 6.35),
-    TIE_ROD(Carrier.ARM, 6.35),
+    TIE_ROD(Carrier.KNUCKLE, 6.35),
     CONTROL_ARM(Carrier.ARM, 6.35),
     SWAY_LINK(Carrier.ARM, 6.35),
     HOSE(Carrier.BODY, 12.7),
     BRAKE_CABLE(Carrier.BODY, 12.7),
     SWINGARM(Carrier.KNUCKLE, 6.35),
-    HUGGER(Carrier.BODY, 9.525);
+    HUGGER(Carrier.KNUCKLE, 9.525);
 
     /** What the obstacle moves with. */
     public enum Carrier {
@@ -82,6 +82,11 @@ public enum ProbePlace implements Place {
             case CONTROL_ARM, SWAY_LINK -> 6;
             default -> 12;
         };
+    }
+
+    /** True for what goes up past the wheel's whole side: a gap that was read at the sidewall is there at the rim as well. */
+    boolean upright() {
+        return this == STRUT || this == SPRING_PERCH || this == SWAY_LINK;
     }
 
     public Carrier carrier() {

@@ -4,11 +4,19 @@ import abbex.core.clearance.Cure.Dose;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.stream.Stream;
 
 /** Finds what makes a corner clear: each remedy alone, and where none does, two together; every one proven by a sweep. */
 public final class Remedies {
     /** So many are worth reading. */
     private static final int MOST = 6;
+
+    /**
+     * Less drop is not among what is tried: where the stop ends the travel, a raised body leaves as much more of it, and the
+     * wheel comes as far into the body as before.
+     */
+    private static final List<Remedy> TRIED =
+            Stream.of(Remedy.values()).filter(r -> r != Remedy.LESS_DROP).toList();
 
     private Remedies() {}
 
@@ -21,7 +29,7 @@ public final class Remedies {
             return List.of();
         }
         List<Cure> cures = new ArrayList<>();
-        for (Remedy remedy : Remedy.values()) {
+        for (Remedy remedy : TRIED) {
             int steps = least(corner, remedy);
             if (steps > 0) {
                 cures.add(cure(corner, List.of(new Dose(remedy, steps))));
@@ -47,13 +55,12 @@ public final class Remedies {
     }
 
     private static void pairs(ClearanceModel corner, List<Cure> cures) {
-        Remedy[] all = Remedy.values();
-        for (int a = 0; a < all.length; a++) {
-            for (int b = a + 1; b < all.length; b++) {
-                if (all[a] == Remedy.OUTWARD && all[b] == Remedy.INWARD) {
+        for (int a = 0; a < TRIED.size(); a++) {
+            for (int b = a + 1; b < TRIED.size(); b++) {
+                if (TRIED.get(a) == Remedy.OUTWARD && TRIED.get(b) == Remedy.INWARD) {
                     continue;
                 }
-                pair(corner, all[a], all[b], cures);
+                pair(corner, TRIED.get(a), TRIED.get(b), cures);
             }
         }
     }

@@ -6,9 +6,11 @@ import abbex.core.motion.Pose;
 import abbex.core.motion.Range;
 import abbex.core.units.Length;
 import abbex.core.wheels.Fitment;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * What a drive says of a corner. A place that left a mark was just reached by the pose that comes nearest to it among all that
@@ -72,12 +74,23 @@ public record RoadTest(Fitment on, double lowered, Motion motion) {
                 : reached(known, apart()).map(Mark::probed).orElse(known);
     }
 
+    /**
+     * So far in bump is an end proven: as far as the wheel that went least. A wheel that went nowhere proves nothing.
+     *
+     * @param bumps of the end's wheels, mm
+     */
+    public static OptionalDouble proven(Collection<Double> bumps) {
+        return bumps.stream().mapToDouble(Double::doubleValue).min().stream()
+                .filter(least -> least > 0)
+                .findFirst();
+    }
+
     /** True when all of a range was driven, on these wheels and as low: none of it lies where two things come together. */
     public boolean proves(Fitment planned, double lower, Range range) {
         int moves = (range.bump() + range.droop() > 0 ? 1 : 0)
                 + (range.left() + range.right() > 0 ? 1 : 0)
                 + (range.roll() > 0 ? 1 : 0);
-        return moves <= 1
+        return moves == 1
                 && on.equals(planned)
                 && lowered >= lower
                 && motion.range().holds(range);

@@ -42,7 +42,12 @@ public record TyreBody(double middle, double half, double bead, double outside, 
         OUTER_SHOULDER,
         OUTER_SIDEWALL,
         INNER_SHOULDER,
-        INNER_SIDEWALL
+        INNER_SIDEWALL;
+
+        /** The wheel's side, inner or outer. */
+        boolean sidewall() {
+            return this == OUTER_SIDEWALL || this == INNER_SIDEWALL;
+        }
     }
 
     /**
@@ -79,8 +84,34 @@ public record TyreBody(double middle, double half, double bead, double outside, 
                 fitment.tyre().grownDiameter().mm());
     }
 
+    /** Each flange stands so far beyond the width between the flanges, in mm: half an inch (common practice). */
+    private static final double FLANGE_THICK = 12.7;
+
+    /** Height of a J flange over the bead's seat, in mm (ETRTO, from memory). */
+    private static final double FLANGE_HIGH = 17.3;
+
+    /** How far the rim's lip goes inward of the seat, in mm (ours). */
+    private static final double LIP = 12;
+
+    /** How round the flange's edge is, in mm (ours: sharper than most). */
+    private static final double EDGE = 4;
+
+    /**
+     * The rim's flanges as a ring of the rim's whole width: what a stretched tyre leaves standing beside its sidewalls. It does
+     * not grow.
+     */
+    public static TyreBody rim(Fitment fitment) {
+        double seat = seat(fitment);
+        double half = fitment.wheel().width().doubleValue() * Length.MM_PER_INCH.doubleValue() / 2 + FLANGE_THICK;
+        return new TyreBody(-fitment.wheel().effectiveOffset().mm(), half, seat - LIP, seat + FLANGE_HIGH, EDGE, EDGE);
+    }
+
+    private static double seat(Fitment fitment) {
+        return fitment.wheel().rimCode().doubleValue() * Length.MM_PER_INCH.doubleValue() / 2;
+    }
+
     private static TyreBody of(Fitment fitment, double width, double diameter) {
-        double bead = fitment.wheel().rimCode().doubleValue() * Length.MM_PER_INCH.doubleValue() / 2;
+        double bead = seat(fitment);
         double height = diameter / 2 - bead;
         double most = Math.min(width / 2, height / 2);
         return new TyreBody(

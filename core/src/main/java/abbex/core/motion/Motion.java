@@ -17,6 +17,14 @@ public interface Motion {
     /** The same with the top leaned further out by so many radians all along, negative in. */
     Motion leaned(double by);
 
+    /**
+     * The same travel seen from another ride height: stops and droop limits stay where they are on the body, so that a body
+     * that is raised has as much more bump to the stop and as much less droop.
+     *
+     * @param by how much higher the body stands, mm; negative for lower
+     */
+    Motion raised(double by);
+
     /** How the wheel stands at a pose; {@link #toWheel} carries its centre to the origin and its axis to y. */
     WheelPose at(Pose pose);
 

@@ -51,6 +51,11 @@ public record Range(double droop, double bump, double left, double right, double
         }
     }
 
+    /** The same travel between the same stops, of a body that stands so much higher, mm. */
+    public Range raised(double by) {
+        return new Range(Math.max(0, droop - by), Math.max(0, bump + by), left, right, roll);
+    }
+
     /** True when a pose is one of these. */
     public boolean holds(Pose pose) {
         return pose.bump() >= -droop

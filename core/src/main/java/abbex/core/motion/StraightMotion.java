@@ -31,6 +31,12 @@ public record StraightMotion(Range range, double camber, double camberPerMm, dou
         return new StraightMotion(range, camber + by, camberPerMm, steerPerMm, axis);
     }
 
+    /** Toe is set again at the new ride height; camber comes with the travel. */
+    @Override
+    public StraightMotion raised(double by) {
+        return new StraightMotion(range.raised(by), camber - camberPerMm * by, camberPerMm, steerPerMm, axis);
+    }
+
     @Override
     public WheelPose at(Pose pose) {
         double turned = pose.steer() + steerPerMm * pose.bump();

@@ -26,7 +26,7 @@ public record Hub(Optional<Length> bore, Optional<Length> spigot, Optional<Threa
     private static final double FITS_MM = 0.2;
 
     /**
-     * A metric thread.
+     * A stud's thread.
      *
      * @param diameter in mm
      * @param pitch in mm
@@ -34,15 +34,31 @@ public record Hub(Optional<Length> bore, Optional<Length> spigot, Optional<Threa
     public record Thread(double diameter, double pitch) {
         private static final Pattern TEXT = Pattern.compile("M?(\\d{1,2}(?:\\.\\d)?)\\s*[X×]\\s*(\\d(?:\\.\\d{1,2})?)");
 
-        /** Such as M12x1.5; empty for anything else. */
+        /** Inch diameter and threads an inch, such as 1/2-20 (ASME B1.1, from memory). */
+        private static final Pattern INCH =
+                Pattern.compile("(\\d{1,2})/(2|4|8|16)\\s*(?:\"|IN)?\\s*[-–X×]\\s*(\\d{2})(?:\\s*UN[FC]?)?");
+
+        private static final double MM_PER_INCH = 25.4;
+
+        /** Such as M12x1.5 or 1/2-20; empty for anything else. */
         public static Optional<Thread> parse(String text) {
-            Matcher m = TEXT.matcher(text.strip().toUpperCase(Locale.ROOT).replace(',', '.'));
-            if (!m.matches()) {
-                return Optional.empty();
+            String read = text.strip().toUpperCase(Locale.ROOT).replace(',', '.');
+            Matcher inch = INCH.matcher(read);
+            if (inch.matches()) {
+                return real(new Thread(
+                        MM_PER_INCH * Double.parseDouble(inch.group(1)) / Double.parseDouble(inch.group(2)),
+                        MM_PER_INCH / Double.parseDouble(inch.group(3))));
             }
-            Thread thread = new Thread(Double.parseDouble(m.group(1)), Double.parseDouble(m.group(2)));
-            boolean real = thread.diameter >= 6 && thread.diameter <= 24 && thread.pitch >= 0.5 && thread.pitch <= 3;
-            return real ? Optional.of(thread) : Optional.empty();
+            Matcher m = TEXT.matcher(read);
+            return m.matches()
+                    ? real(new Thread(Double.parseDouble(m.group(1)), Double.parseDouble(m.group(2))))
+                    : Optional.empty();
+        }
+
+        private static Optional<Thread> real(Thread thread) {
+            return thread.diameter >= 6 && thread.diameter <= 24 && thread.pitch >= 0.5 && thread.pitch <= 3
+                    ? Optional.of(thread)
+                    : Optional.empty();
         }
 
         /** Turns that make the thread hold over its own diameter: the least that is called safe (common practice). */

@@ -4,6 +4,7 @@ import abbex.core.units.Length;
 import abbex.core.units.LengthUnit;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -34,7 +35,9 @@ public record TyreSize(
         METRIC,
         FLOTATION,
         ALPHANUMERIC,
-        INCH
+        INCH,
+        /** Metric width, no aspect: 185R14C. */
+        FULL
     }
 
     /**
@@ -52,6 +55,7 @@ public record TyreSize(
         }
     }
 
+    private static final BigDecimal HALF = new BigDecimal("0.5");
     private static final BigDecimal HUNDRED = BigDecimal.valueOf(100);
 
     /** UN R30: a tyre grows in service to 1.04 times its section height and width (from memory). */
@@ -67,7 +71,12 @@ public record TyreSize(
 
     /** Section width on its measuring rim. */
     public Length nominalWidth() {
-        return mm(notation == Notation.METRIC || notation == Notation.ALPHANUMERIC ? width : inches(width));
+        return mm(metricWidth() ? width : inches(width));
+    }
+
+    /** The width is said in millimetres. */
+    private boolean metricWidth() {
+        return notation == Notation.METRIC || notation == Notation.ALPHANUMERIC || notation == Notation.FULL;
     }
 
     /** From rim to tread, nominal: half of what overall diameter and rim leave. */
@@ -90,7 +99,7 @@ public record TyreSize(
 
     /** True where the size is only near to a metric one, so that the diameter may be off by some 2 % (from memory). */
     public boolean approximate() {
-        return notation == Notation.ALPHANUMERIC || notation == Notation.INCH;
+        return notation != Notation.METRIC && notation != Notation.FLOTATION;
     }
 
     /**
@@ -102,6 +111,17 @@ public record TyreSize(
         double coefficient = a >= 75 ? 0.7 : a >= 60 ? 0.75 : a >= 50 ? 0.8 : a >= 45 ? 0.85 : a >= 30 ? 0.9 : 0.92;
         double halves = Math.rint(nominalWidth().mm() * coefficient / Length.MM_PER_INCH.doubleValue() * 2);
         return BigDecimal.valueOf(halves).divide(BigDecimal.valueOf(2), 1, RoundingMode.UNNECESSARY);
+    }
+
+    /**
+     * Rim widths that the size is approved for, narrowest and widest, in inches: about the measuring rim, the lower the aspect
+     * the less below it (ETRTO's tables of approved rims, from memory: 205/55 5.5 to 7.5, 225/45 7 to 8.5, 255/45 8 to 9.5).
+     */
+    public List<BigDecimal> approvedRims() {
+        BigDecimal measuring = measuringRim();
+        double a = aspect.doubleValue();
+        return List.of(
+                measuring.subtract(a > 50 ? BigDecimal.ONE : HALF), measuring.add(a > 30 ? BigDecimal.ONE : HALF));
     }
 
     /**
@@ -156,6 +176,7 @@ public record TyreSize(
             case FLOTATION ->
                 plain(outside) + "x" + width.setScale(2, RoundingMode.HALF_EVEN) + construction + rim + prefix + tail;
             case ALPHANUMERIC -> prefix + plain(aspect) + construction + rim + tail;
+            case FULL -> plain(width) + construction + rim + prefix + tail;
             case INCH -> width.setScale(2, RoundingMode.HALF_EVEN) + construction + rim + tail;
         };
     }

@@ -12,7 +12,10 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
-/** Tyre sizes in and out of text: metric, flotation, alphanumeric and inch sizes. */
+/**
+ * Tyre sizes in and out of text: metric, flotation, alphanumeric and inch sizes. What is offered is made of what was typed and
+ * of nothing else.
+ */
 final class TyreText {
     /** Longest text that is looked at. */
     private static final int LONGEST = 40;
@@ -24,6 +27,12 @@ final class TyreText {
     private static final Pattern METRIC = Pattern.compile(
             "(?<prefix>P|LT|ST|T)?\\s*(?<width>\\d{2,3})\\s*/\\s*(?<aspect>\\d{2,3})\\s*(?<build>ZR|VR|HR|R|B|D|-)"
                     + "?\\s*(?<rim>\\d{1,2}(?:\\.5)?)?\\s*(?<after>C|LT)?\\s*(?<wet>M/C)?\\s*" + SERVICE + MARKS);
+    private static final Pattern FULL = Pattern.compile(
+            "(?<width>\\d{3})\\s*(?<build>R|B|D|-)\\s*(?<rim>\\d{2})\\s*(?<after>C|LT)?\\s*" + SERVICE + MARKS);
+
+    /** A metric size that says no aspect is about 80 (ETRTO's diameters of such sizes, from memory). */
+    private static final BigDecimal FULL_ASPECT = BigDecimal.valueOf(80);
+
     private static final Pattern FLOTATION = Pattern.compile(
             "(?<outside>\\d{2}(?:\\.\\d{1,2})?)\\s*[X×]\\s*(?<width>\\d{1,2}(?:\\.\\d{1,2})?)\\s*(?<build>R|B|D|-)"
                     + "?\\s*(?<rim>\\d{2}(?:\\.5)?)?\\s*(?<after>LT)?\\s*" + SERVICE + MARKS);
@@ -45,10 +54,10 @@ final class TyreText {
     static TyreParse parse(String raw) {
         String text = raw.strip().toUpperCase(Locale.ROOT).replace(',', '.').replaceAll("\\s+", " ");
         if (text.isEmpty()) {
-            return new Refused(raw, Refusal.EMPTY, List.of("225/45R17 91W"));
+            return new Refused(raw, Refusal.EMPTY, List.of());
         }
         if (text.length() > LONGEST) {
-            return new Refused(raw, Refusal.NO_SIZE, List.of("225/45R17 91W"));
+            return new Refused(raw, Refusal.NO_SIZE, List.of());
         }
         Matcher metric = METRIC.matcher(text);
         Matcher flotation = FLOTATION.matcher(text);
@@ -74,23 +83,27 @@ final class TyreText {
             // Inch sizes are about as high as they are wide.
             return sized(raw, inch, Notation.INCH, "", number(inch, "width"), BigDecimal.valueOf(100), BigDecimal.ZERO);
         }
-        return new Refused(raw, Refusal.NO_SIZE, List.of("225/45R17 91W"));
+        Matcher full = FULL.matcher(text);
+        if (full.matches()) {
+            String after = full.group("after") == null ? "" : full.group("after");
+            return sized(raw, full, Notation.FULL, after, number(full, "width"), FULL_ASPECT, BigDecimal.ZERO);
+        }
+        return new Refused(raw, Refusal.NO_SIZE, List.of());
     }
 
     private static TyreParse metric(String raw, Matcher m) {
         int width = Integer.parseInt(m.group("width"));
         int aspect = Integer.parseInt(m.group("aspect"));
-        String rim = m.group("rim") == null ? "17" : m.group("rim");
         String build = m.group("build");
         if (width < 60 || width > 455) {
-            return new Refused(raw, Refusal.WIDTH, List.of("225/" + aspect + "R" + rim));
+            return new Refused(raw, Refusal.WIDTH, List.of());
         }
         if (aspect < 20 || aspect > 100) {
-            return new Refused(raw, Refusal.ASPECT, List.of(width + "/45R" + rim));
+            return new Refused(raw, Refusal.ASPECT, List.of());
         }
         boolean motorcycle = m.group("wet") != null;
         if ("-".equals(build) && width >= CAR_WIDTH && !motorcycle && m.group("rim") != null) {
-            return new Refused(raw, Refusal.DIAGONAL_CAR, List.of(width + "/" + aspect + "R" + rim));
+            return new Refused(raw, Refusal.DIAGONAL_CAR, List.of(width + "/" + aspect + "R" + m.group("rim")));
         }
         String prefix =
                 m.group("prefix") == null ? m.group("after") == null ? "" : m.group("after") : m.group("prefix");
@@ -108,16 +121,11 @@ final class TyreText {
         BigDecimal outside = number(m, "outside");
         BigDecimal width = number(m, "width");
         if (m.group("rim") == null) {
-            return new Refused(
-                    raw,
-                    Refusal.NO_RIM,
-                    List.of(outside.stripTrailingZeros().toPlainString() + "x"
-                            + width.setScale(2, java.math.RoundingMode.HALF_EVEN) + "R15"));
+            return new Refused(raw, Refusal.NO_RIM, List.of());
         }
         BigDecimal rim = number(m, "rim");
         if (outside.compareTo(rim.add(BigDecimal.valueOf(4))) < 0) {
-            return new Refused(
-                    raw, Refusal.RIM, List.of(outside.toPlainString() + "x" + width.toPlainString() + "R15"));
+            return new Refused(raw, Refusal.RIM, List.of());
         }
         BigDecimal height = outside.subtract(rim).divide(BigDecimal.valueOf(2));
         BigDecimal aspect = height.multiply(BigDecimal.valueOf(100)).divide(width, 3, java.math.RoundingMode.HALF_EVEN);
@@ -134,11 +142,11 @@ final class TyreText {
             BigDecimal aspect,
             BigDecimal outside) {
         if (m.group("rim") == null) {
-            return new Refused(raw, Refusal.NO_RIM, List.of(raw.strip() + (m.group("build") == null ? "R17" : "17")));
+            return new Refused(raw, Refusal.NO_RIM, List.of());
         }
         BigDecimal rim = number(m, "rim");
         if (rim.doubleValue() < 8 || rim.doubleValue() > 30) {
-            return new Refused(raw, Refusal.RIM, List.of(raw.strip().replaceFirst(m.group("rim"), "17")));
+            return new Refused(raw, Refusal.RIM, List.of());
         }
         Optional<Service> service = Optional.empty();
         if (m.group("li") != null) {

@@ -33,9 +33,6 @@ public record WheelChange(
         double diameterPercent,
         Figure<Double> speedometerPercent,
         List<Finding> findings) {
-    /** A rim so much narrower or wider than the measuring rim is asked about (common practice, no published source). */
-    private static final BigDecimal RIM_OFF = BigDecimal.ONE;
-
     /** A diameter that changes by more than this moves gauges and gearing (common practice, no published source). */
     private static final double DIAMETER_OFF = 3;
 
@@ -95,14 +92,12 @@ public record WheelChange(
         if (tyre.rimCode().compareTo(wheel.rimCode()) != 0) {
             found.add(new WheelFinding.RimDiffers(place, tyre.text(), wheel.text()));
         }
-        BigDecimal off = wheel.width().subtract(tyre.measuringRim());
-        if (off.abs().compareTo(RIM_OFF) > 0) {
-            String width = plain(wheel.width());
-            String measured = plain(tyre.measuringRim());
-            found.add(
-                    off.signum() > 0
-                            ? new WheelFinding.RimWide(place, tyre.text(), width, measured)
-                            : new WheelFinding.RimNarrow(place, tyre.text(), width, measured));
+        List<BigDecimal> rims = tyre.approvedRims();
+        String width = plain(wheel.width());
+        if (wheel.width().compareTo(rims.get(1)) > 0) {
+            found.add(new WheelFinding.RimWide(place, tyre.text(), width, plain(rims.get(1))));
+        } else if (wheel.width().compareTo(rims.get(0)) < 0) {
+            found.add(new WheelFinding.RimNarrow(place, tyre.text(), width, plain(rims.get(0))));
         }
         widened(place, now.wheel(), wheel, found);
         serves(place, tyre, fromNew, twin, found);

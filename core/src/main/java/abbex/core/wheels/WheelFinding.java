@@ -21,9 +21,9 @@ public sealed interface WheelFinding extends Finding {
             implements WheelFinding, Look {}
 
     /** Widths of the rim and of the measuring rim, inches. */
-    record RimWide(Place place, String tyre, String width, String measured) implements WheelFinding, Look {}
+    record RimWide(Place place, String tyre, String width, String most) implements WheelFinding, Look {}
 
-    record RimNarrow(Place place, String tyre, String width, String measured) implements WheelFinding, Look {}
+    record RimNarrow(Place place, String tyre, String width, String least) implements WheelFinding, Look {}
 
     record BoreLarge(Place place, Length bore, Length spigot) implements WheelFinding, Note {}
 

@@ -160,10 +160,11 @@ class ClearanceModelTest {
         "TIE_BACK, HOSE, 12, INNER_SIDEWALL, 20",
         "ROLL_LIP, FENDER_LIP, 12, OUTER_SIDEWALL, 12",
         "LONGER_STOP, FENDER_LIP, 12, TREAD, 30",
-        "LESS_DROP, FENDER_LIP, 12, TREAD, 40",
         "OUTWARD, STRUT, 12, INNER_SIDEWALL, 25",
         "INWARD, FENDER_LIP, 12, OUTER_SIDEWALL, 20",
-        "NARROWER, STRUT, 12, INNER_SIDEWALL, 10.4",
+        // 10.4 of the tyre; by then the rim stands 1.3 further out: 7.5 in is 190.5 and two flanges of 12.7 over 205.2
+        // · 1.04.
+        "NARROWER, STRUT, 12, INNER_SIDEWALL, 9.1",
         "LOWER_ASPECT, FENDER_LIP, 12, TREAD, 35.1",
         "MOVE_BRACKET, STRUT, 12, INNER_SIDEWALL, 20",
         "HAMMER_ARCH, INNER_ARCH, 12, TREAD, 15",
@@ -177,6 +178,75 @@ class ClearanceModelTest {
         double after =
                 corner.with(remedy, remedy.most()).verdicts().get(0).least().gap();
         assertEquals(room, after - before, 0.02 * room + 0.3, remedy + " " + before + " to " + after);
+    }
+
+    /**
+     * By hand: 205/55R16 on 6.5J ET45 has its inner sidewall 45 + 102.5 mm inboard of the hub's face; 20 mm on stands the strut,
+     * at 167.5. On 9.5J ET35 the tyre's inner side comes to 35 + (205 + 3 · 25.4 · 0.4) · 1.04 / 2 = 157.4, ten millimetres
+     * short of it; the rim's edge, half an inch beyond its width, to 35 + 120.65 + 12.7 = 168.35: 0.85 mm into the strut.
+     */
+    @Test
+    void the_rim_under_a_stretched_tyre_is_what_touches_the_strut() {
+        Fitment narrow = fitment("205/55R16 91V", "6.5Jx16 ET45");
+        Fitment stretched = fitment("205/55R16 91V", "9.5Jx16 ET35");
+        LocatedGap strut = LocatedGap.byHand(probe(ProbePlace.STRUT, 12, Face.INNER_SIDEWALL, 20), narrow);
+        Verdict verdict = ClearanceModel.of(List.of(strut), stretched, Worn.NOTHING, 0, MOTION)
+                .verdicts()
+                .get(0);
+        assertEquals(-0.85, verdict.least().gap(), 0.05);
+        assertEquals(Verdict.Word.TOUCHES, verdict.word());
+        // Where the tyre stands beyond the rim nothing changes.
+        Verdict usual = ClearanceModel.of(List.of(strut), narrow, Worn.NOTHING, 0, MOTION)
+                .verdicts()
+                .get(0);
+        assertEquals(20 - 205 * 0.04 / 2, usual.least().gap(), 0.05);
+    }
+
+    /** What is bolted to the knuckle or the swingarm goes where the wheel goes: its gap is the one that was read, in any bump. */
+    @ParameterizedTest
+    @CsvSource({"TIE_ROD, 7, INNER_SIDEWALL", "HUGGER, 12, TREAD"})
+    void what_the_wheel_carries_along_stays_where_it_is_to_it(ProbePlace place, double clock, Face face) {
+        ClearanceModel corner = ClearanceModel.of(
+                List.of(LocatedGap.byHand(probe(place, clock, face, 30), NOW)), NOW, Worn.NOTHING, 60, MOTION);
+        double still = ClearanceModel.of(
+                        List.of(LocatedGap.byHand(probe(place, clock, face, 30), NOW)),
+                        NOW,
+                        Worn.NOTHING,
+                        0,
+                        new StraightMotion(new Range(0, 0, 0, 0, 0), 0, 60))
+                .verdicts()
+                .get(0)
+                .least()
+                .gap();
+        assertEquals(still, corner.verdicts().get(0).least().gap(), 1e-9);
+    }
+
+    /**
+     * By hand: the stop sits on the body. Raised by 20 mm the lip is 20 mm further from the wheel at rest, and the wheel
+     * has 20 mm more before the stop ends its way: into the arch it comes as far as before, whatever camber comes with bump.
+     */
+    @ParameterizedTest
+    @CsvSource({"0, 0", "-0.0006, 0", "0.0009, 3", "-0.0006, 3"})
+    void less_drop_leaves_the_wheel_as_far_in_the_arch_at_the_stop(double camberPerMm, double rollDegrees) {
+        Motion moves = new StraightMotion(new Range(60, 70, 0.6, 0.5, Math.toRadians(rollDegrees)), camberPerMm, 60);
+        ClearanceModel corner = ClearanceModel.of(
+                List.of(
+                        LocatedGap.byHand(probe(ProbePlace.FENDER_LIP, 12, Face.TREAD, 90), NOW),
+                        LocatedGap.byHand(probe(ProbePlace.LINER_FRONT, 10, Face.TREAD, 60), NOW)),
+                NOW,
+                Worn.NOTHING,
+                0,
+                moves);
+        List<Verdict> before = corner.verdicts();
+        List<Verdict> after = corner.with(Remedy.LESS_DROP, 4).verdicts();
+        for (int i = 0; i < before.size(); i++) {
+            assertEquals(before.get(i).least().gap(), after.get(i).least().gap(), 0.11, "the sweep's own 0.1 mm");
+        }
+        // A proof that leaves the stop where it was relative to the wheel calls this clear: 70 mm of bump into 60 mm of
+        // gap.
+        assertTrue(Remedies.find(corner).stream()
+                .flatMap(c -> c.doses().stream())
+                .noneMatch(d -> d.remedy() == Remedy.LESS_DROP));
     }
 
     @Test

@@ -2,6 +2,7 @@ package abbex.core.clearance;
 
 import static abbex.core.clearance.ClearanceTest.fitment;
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import abbex.core.clearance.RoadTest.Cause;
@@ -13,6 +14,7 @@ import abbex.core.units.Length;
 import abbex.core.wheels.Fitment;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 
@@ -136,5 +138,22 @@ class RoadTestTest {
                 drive(0).mark(ProbePlace.STRUT, 12, Face.INNER_SIDEWALL)
                         .orElseThrow()
                         .cause());
+    }
+
+    /** An axle is proven as far as its lesser side went; a side that went nowhere proves nothing of it. */
+    @Test
+    void an_end_is_proven_as_far_as_the_wheel_that_went_least() {
+        assertEquals(OptionalDouble.of(31), RoadTest.proven(List.of(48.0, 31.0)));
+        assertEquals(OptionalDouble.empty(), RoadTest.proven(List.of(48.0, 0.0)));
+        assertEquals(OptionalDouble.empty(), RoadTest.proven(List.of(0.0)));
+        assertEquals(OptionalDouble.empty(), RoadTest.proven(List.of()));
+    }
+
+    /** Nobody went anywhere: that proves nothing, not even that a vehicle at rest is clear. */
+    @Test
+    void a_drive_of_no_bump_lock_or_lean_proves_nothing() {
+        Range none = new Range(0, 0, 0, 0, 0);
+        RoadTest still = new RoadTest(ON, 40, new StraightMotion(none, 0, 60));
+        assertFalse(still.proves(ON, 40, none));
     }
 }

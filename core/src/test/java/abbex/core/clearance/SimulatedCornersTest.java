@@ -39,6 +39,18 @@ class SimulatedCornersTest {
                 nominal.heel());
     }
 
+    /** The rim against the part where it was read, and a strut beside the wheel against its edge, 3 mm over the seat. */
+    private static double rim(Fitment planned, double[] truth, ProbePlace place, Face face) {
+        TyreBody rim = TyreBody.rim(planned);
+        double there = Sweep.run(rim, truth, place.carrier(), MOTION).gap();
+        if (place != ProbePlace.STRUT || face != Face.INNER_SIDEWALL && face != Face.OUTER_SIDEWALL) {
+            return there;
+        }
+        double in = (planned.wheel().rimCode().doubleValue() * 12.7 + 3) / Math.hypot(truth[0], truth[2]);
+        double[] low = {truth[0] * in, truth[1], truth[2] * in};
+        return Math.min(there, Sweep.run(rim, low, place.carrier(), MOTION).gap());
+    }
+
     @ParameterizedTest
     @CsvSource({"true, 81", "false, 82"})
     void simulated_corners_are_judged_as_honestly_as_is_said(boolean needsAir, long seed) {
@@ -58,8 +70,10 @@ class SimulatedCornersTest {
             double taped = Math.max(0, Math.rint((gap + 0.8 * random.nextGaussian()) / 25.4 * 16)) * 25.4 / 16;
             double[] truth = new GapReading(place, clock, face, Length.ofRoundedMm(gap), Length.ZERO)
                     .point(off(TyreBody.of(NOW), offNow));
-            double real = Sweep.run(off(TyreBody.grown(planned), offPlanned), truth, place.carrier(), MOTION)
-                    .gap();
+            double real = Math.min(
+                    Sweep.run(off(TyreBody.grown(planned), offPlanned), truth, place.carrier(), MOTION)
+                            .gap(),
+                    rim(planned, truth, place, face));
             Verdict told = ClearanceModel.of(
                             List.of(LocatedGap.byHand(
                                     new GapReading(place, clock, face, Length.ofRoundedMm(taped), Length.ZERO), NOW)),

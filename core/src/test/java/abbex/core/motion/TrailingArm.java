@@ -34,6 +34,12 @@ public record TrailingArm(Range range, double arm, double camber, double axis) i
         return new TrailingArm(range, arm, camber + by, axis);
     }
 
+    /** With the pivot raised as well, so that the wheel still rests level with it. */
+    @Override
+    public Motion raised(double by) {
+        return new TrailingArm(range.raised(by), arm, camber, axis);
+    }
+
     @Override
     public WheelPose at(Pose pose) {
         WheelPose one = straight().at(pose);

@@ -178,7 +178,11 @@ class WheelChecksTest {
         "130/90-16 M/C 73H, 130/90-16 73H, 640.4",
         "MT90B16, MT90B16, 640.4",
         "4.00-18, 4.00-18, 660.4",
-        "205/55R16 91 v, 205/55R16 91V, 631.9"
+        "205/55R16 91 v, 205/55R16 91V, 631.9",
+        "180/55ZR17 M/C (73W), 180/55ZR17 (73W), 629.8",
+        // ETRTO, from memory: 185 R 14 C 650 mm; 2 % is what a size without an aspect is good for.
+        "185R14C 102/100R, 185R14C 102/100R, 651.6",
+        "165r13 82s, 165R13 82S, 594.2"
     })
     void every_notation_is_read_and_written_again(String raw, String written, double diameter) {
         TyreSize size = tyre(raw);
@@ -192,16 +196,16 @@ class WheelChecksTest {
             delimiter = '|',
             value = {
                 "265/75-16 | DIAGONAL_CAR | 265/75R16",
-                "31x10.5 | NO_RIM | 31x10.50R15",
-                "225/45 | NO_RIM | 225/45R17",
-                "225/4R17 | NO_SIZE | 225/45R17 91W",
-                "225/145R17 | ASPECT | 225/45R17",
-                "25/45R17 | WIDTH | 225/45R17",
-                "225/45R7 | RIM | 225/45R17",
+                "31x10.5 | NO_RIM | ''",
+                "225/45 | NO_RIM | ''",
+                "225/4R17 | NO_SIZE | ''",
+                "225/145R17 | ASPECT | ''",
+                "25/45R17 | WIDTH | ''",
+                "225/45R7 | RIM | ''",
                 "225/45R17 300W | LOAD | ''",
                 "225/45R17 91O | SPEED | ''",
-                "round and black | NO_SIZE | 225/45R17 91W",
-                "'' | EMPTY | 225/45R17 91W"
+                "round and black | NO_SIZE | ''",
+                "'' | EMPTY | ''"
             })
     void sizes_that_cannot_be_taken_say_why(String raw, TyreParse.Refusal why, String offer) {
         TyreParse.Refused refused = (TyreParse.Refused) TyreSize.parse(raw.replace("''", ""));
@@ -218,7 +222,11 @@ class WheelChecksTest {
                 "17 x 8 +45 | 8Jx17 ET45",
                 "8.5JJx18 ET-12 | 8.5Jx18 ET-12",
                 "10x15 BS 4 | 10Jx15 ET-38.1",
-                "3.5x17 et0 | 3.5Jx17 ET0"
+                "3.5x17 et0 | 3.5Jx17 ET0",
+                "2.15x19 et0 | 2.15Jx19 ET0",
+                "11 3/4x20 ET-44 | 11.75Jx20 ET-44",
+                "9 1/2x17 +22 | 9.5Jx17 ET22",
+                "17x8 BS 6 1/4 | 8Jx17 ET44.45"
             })
     void wheels_are_read_and_written_again(String raw, String written) {
         assertEquals(written, wheel(raw).text());
@@ -230,18 +238,22 @@ class WheelChecksTest {
             delimiter = '|',
             value = {
                 "8x17 ET6.27 | LIKE_BACKSPACING | 8Jx17 BS 6.27",
-                "8x17 | NO_OFFSET | 8Jx17 ET45",
-                "8.3x17 ET45 | WIDTH | 8Jx17 ET45",
-                "8x17 ET451 | OFFSET | 8Jx17 ET45",
+                "8x17 | NO_OFFSET | ''",
+                "8.3x17 ET45 | WIDTH | ''",
+                "8x17 ET451 | OFFSET | ''",
                 "8x17 BS 45 | OFFSET | 8Jx17 ET45",
-                "8x44 ET4 | RIM | 8Jx17 ET45",
-                "five spokes | NO_WHEEL | 8Jx17 ET45",
-                "'' | EMPTY | 8Jx17 ET45"
+                "8x44 ET4 | RIM | ''",
+                "five spokes | NO_WHEEL | ''",
+                "9.5Jx19 22 | NO_WHEEL | 9.5Jx19 ET22",
+                "9 1/2x19 0 | NO_WHEEL | 9.5Jx19 ET0",
+                "9.5Jx19 one | NO_WHEEL | ''",
+                "'' | EMPTY | ''"
             })
     void wheels_that_cannot_be_taken_say_why(String raw, WheelParse.Refusal why, String offer) {
         WheelParse.Refused refused = (WheelParse.Refused) Wheel.parse(raw.replace("''", ""));
         assertEquals(why, refused.why());
-        assertEquals(offer, refused.offers().get(0));
+        assertEquals(
+                offer.replace("''", ""), refused.offers().stream().findFirst().orElse(""));
     }
 
     private static List<String> codes(List<Finding> findings) {
@@ -286,7 +298,7 @@ class WheelChecksTest {
                 List.of("BORE_SMALL", "STUDS_UNKNOWN"),
                 codes(new Hub(Optional.of(Length.ofMm(54)), spigot, thread, Optional.empty()).check(End.FRONT, true)));
         assertEquals(List.of(), Hub.UNKNOWN.check(End.FRONT, false));
-        for (String wrong : List.of("12", "M1x1", "M12x15", "1/2-20")) {
+        for (String wrong : List.of("12", "M1x1", "M12x15", "1/2-2")) {
             assertTrue(Hub.Thread.parse(wrong).isEmpty(), wrong);
         }
     }
@@ -353,5 +365,36 @@ class WheelChecksTest {
                 .findFirst()
                 .orElseThrow();
         assertEquals(new WheelFinding.WidenedWhere(End.FRONT, "1.5", "ET26", "ET64"), asked);
+    }
+
+    /** ASME B1.1, from memory: 1/2-20 is 12.7 mm at 20 threads an inch, 1.27 mm; ten turns hold over its own diameter. */
+    @Test
+    void inch_threads_are_read() {
+        Hub.Thread half = Hub.Thread.parse("1/2-20").orElseThrow();
+        assertEquals(12.7, half.diameter(), 1e-9);
+        assertEquals(1.27, half.pitch(), 1e-9);
+        assertEquals(10, half.turnsNeeded(), 1e-9);
+        assertEquals(14.2875, Hub.Thread.parse("9/16 - 18 UNF").orElseThrow().diameter(), 1e-9);
+        assertTrue(Hub.Thread.parse("1/2-2").isEmpty()
+                && Hub.Thread.parse("9/2-20").isEmpty());
+    }
+
+    /** ETRTO's approved rims, from memory; the wider and the narrower one by half an inch are named. */
+    @ParameterizedTest
+    @CsvSource({"205/55R16 91V, 5.5, 7.5", "225/45R17 91W, 7, 8.5", "255/45R18 99W, 8, 9.5", "225/40R18 92Y, 7.5, 9"})
+    void rims_that_a_size_is_approved_for(String size, double least, double most) {
+        double rim = tyre(size).rimCode().doubleValue();
+        assertEquals(List.of(), rimFindings(size, least, rim));
+        assertEquals(List.of(), rimFindings(size, most, rim));
+        assertEquals(List.of("RIM_NARROW"), rimFindings(size, least - 0.5, rim));
+        assertEquals(List.of("RIM_WIDE"), rimFindings(size, most + 0.5, rim));
+    }
+
+    private static List<String> rimFindings(String size, double width, double rim) {
+        String wheel = width + "x" + (int) rim + " ET45";
+        Fitment on = new Fitment(wheel(wheel), tyre(size));
+        return codes(WheelChange.between(End.FRONT, on, on, Optional.empty()).findings()).stream()
+                .filter(code -> code.startsWith("RIM_"))
+                .toList();
     }
 }
