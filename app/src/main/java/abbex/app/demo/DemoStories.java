@@ -176,7 +176,7 @@ final class DemoStories {
                 .says("Ansa Rook", "both feet flat on the ground", "22,480 mi")
                 .wheels(NOW, "as built", "130/80B17 65H", "3.5Jx17 ET0", "", "160/70B17 73V", "4.5Jx17 ET0")
                 .wheels(PLANNED, "wider rear", "130/80B17 65H", "3.5Jx17 ET0", "", "180/65B17 81H", "5Jx17 ET0")
-                .probed(End.REAR, ProbePlace.HUGGER, 12, Face.TREAD, "3 1/8")
+                .probed(End.REAR, ProbePlace.INNER_ARCH, 12, Face.TREAD, "3 1/8")
                 .probed(End.REAR, ProbePlace.SWINGARM, 9, Face.TREAD, "1 1/4")
                 .probed(End.REAR, ProbePlace.SWINGARM, 9, Face.INNER_SIDEWALL, "7/8")
                 .further(REAR, 12)

@@ -5,6 +5,9 @@ import abbex.app.page.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /** Words for what goes into a sheet, formed when it is shown. */
@@ -24,10 +27,36 @@ public class FactWords {
 
     /** What has changed between two makings of the sheet. */
     public List<Shown> changes(Facts was, Facts is, Reader reader) {
-        return is.since(was).stream()
-                .map(c -> new Shown(
-                        name(c.kind(), c.about(), was, is, reader), text(c.was(), reader), text(c.is(), reader)))
+        List<Facts.Change> changes = is.since(was);
+        // A sheet that is new is told as one, not reading by reading.
+        Set<String> added = changes.stream()
+                .filter(c -> c.kind() == Fact.Kind.STAGE && c.was().isEmpty())
+                .map(c -> c.about().get(0))
+                .collect(Collectors.toSet());
+        return Stream.concat(
+                        added.stream().sorted().map(seq -> added(seq, changes, is, reader)),
+                        changes.stream()
+                                .filter(c -> c.kind() != Fact.Kind.STAGE && !c.ofSheet(added)
+                                        || c.kind() == Fact.Kind.STAGE
+                                                && !added.contains(c.about().get(0)))
+                                .map(c -> shown(c, was, is, reader)))
                 .toList();
+    }
+
+    private Shown added(String seq, List<Facts.Change> changes, Facts is, Reader reader) {
+        long readings = changes.stream()
+                .filter(c -> c.kind() == Fact.Kind.READING || c.kind() == Fact.Kind.OWN_READING)
+                .filter(c -> c.ofSheet(Set.of(seq)))
+                .count();
+        return new Shown(
+                words.say("fact.sheet"),
+                "—",
+                words.say(
+                        "fact.sheet.added", reader, "stage", stage(seq, is, is), "readings", Long.toString(readings)));
+    }
+
+    private Shown shown(Facts.Change c, Facts was, Facts is, Reader reader) {
+        return new Shown(name(c.kind(), c.about(), was, is, reader), text(c.was(), reader), text(c.is(), reader));
     }
 
     private String name(Fact.Kind kind, List<String> about, Facts was, Facts is, Reader reader) {

@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -21,7 +22,12 @@ public final class Facts {
     private record Stored(int version, List<Fact> facts) {}
 
     /** What differs between two makings of the sheet; empty where one of them says nothing. */
-    public record Change(Fact.Kind kind, List<String> about, Optional<Fact> was, Optional<Fact> is) {}
+    public record Change(Fact.Kind kind, List<String> about, Optional<Fact> was, Optional<Fact> is) {
+        /** It speaks of one of these sheets. */
+        boolean ofSheet(Set<String> sheets) {
+            return !about.isEmpty() && Fact.sheet(kind.about().get(0)) && sheets.contains(about.get(0));
+        }
+    }
 
     private final Map<Key, Fact> facts = new LinkedHashMap<>();
 

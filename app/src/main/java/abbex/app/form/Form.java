@@ -206,6 +206,21 @@ public final class Form {
         return OptionalDouble.empty();
     }
 
+    /**
+     * A length in a field that is labelled in millimetres: a bare number is millimetres for everybody, any other unit may stand
+     * behind it.
+     */
+    public OptionalDouble millimetres(String field, double least, double most) {
+        TapeParse parse = TapeText.parse(
+                text(field).replace('−', '-'), LengthUnit.MILLIMETRE, Graduation.MILLIMETRE, TapeText.Allowed.ANY);
+        Optional<Double> mm = parse.asReading().map(reading -> reading.value().mm());
+        if (mm.isPresent() && mm.get() >= least && mm.get() <= most) {
+            return OptionalDouble.of(mm.get());
+        }
+        problem(field, "problem.range.mm", "read", text(field), "least", plain(least), "most", plain(most));
+        return OptionalDouble.empty();
+    }
+
     private static String plain(double number) {
         return java.math.BigDecimal.valueOf(number).stripTrailingZeros().toPlainString();
     }

@@ -14,6 +14,7 @@ import abbex.app.people.Person;
 import abbex.app.people.Withdrawals;
 import abbex.app.prove.Clearances;
 import abbex.app.verdict.JobVerdicts;
+import abbex.core.heights.Stage;
 import abbex.core.verdict.Found;
 import abbex.core.verdict.JobVerdict.Answer;
 import java.time.Instant;
@@ -138,13 +139,21 @@ public class HandOver {
         }
         int version = handovers.freeze(by, job, facts, body(view), answers, at);
         audit.add(by, Audit.What.HANDED_OVER, job.vehicle().plate() + " · " + version);
-        if (job.where().place() == Job.Place.BAY || job.where().place() == Job.Place.WAITING) {
+        out(by, job, all, at);
+        return version;
+    }
+
+    /** Out with a return booked; what was measured settled has nothing more to come back for. */
+    private void out(Person by, Job job, JobSheets all, Instant at) {
+        boolean settled = all.newest().filter(s -> s.stage() == Stage.SETTLED).isPresent();
+        if (settled) {
+            jobs.move(by.shop(), job.id(), new Job.Where(Job.Place.GONE, ""), job.holder(), null, Optional.empty());
+        } else if (job.where().place() == Job.Place.BAY || job.where().place() == Job.Place.WAITING) {
             LocalDate back = job.dueBack() != null
                     ? job.dueBack()
                     : LocalDate.ofInstant(at, by.likes().zone()).plusDays(RETURN_DAYS);
             jobs.move(by.shop(), job.id(), new Job.Where(Job.Place.OUT, ""), job.holder(), back, Optional.empty());
         }
-        return version;
     }
 
     /** Hands over with the customer told of all that is still found; nothing is handed over so while there is a stop. */

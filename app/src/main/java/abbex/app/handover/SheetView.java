@@ -23,6 +23,7 @@ import abbex.core.heights.HeightSheet;
 import abbex.core.heights.MeasuringPoint;
 import abbex.core.heights.Method;
 import abbex.core.heights.PointMethod;
+import abbex.core.heights.Stage;
 import abbex.core.units.Angle;
 import abbex.core.units.Estimate;
 import abbex.core.vehicle.Corner;
@@ -44,6 +45,7 @@ import org.jspecify.annotations.Nullable;
 /**
  * The drop sheet as one page shows it; every text is safe for a page.
  *
+ * @param settles true as long as it was not measured settled
  * @param complete true when there is something to hand over
  */
 public record SheetView(
@@ -68,6 +70,7 @@ public record SheetView(
         List<Words.Said> says,
         First first,
         List<Answered> answered,
+        boolean settles,
         boolean complete) {
 
     /**
@@ -143,6 +146,7 @@ public record SheetView(
                         reader),
                 make.first(parts.verdict(), parts.answers()),
                 make.answered(parts.verdict(), parts.answers()),
+                sheets.newest().filter(s -> s.stage() == Stage.SETTLED).isEmpty(),
                 !drops.points().isEmpty()
                         || drops.corners().values().stream()
                                 .anyMatch(c -> !c.byMethod().isEmpty()));

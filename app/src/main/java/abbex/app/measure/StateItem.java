@@ -27,6 +27,9 @@ final class StateItem {
     /** The corners whose arch was worked on since the sheet before; on later sheets. */
     static final String ARCHES = "ARCHES";
 
+    /** What the odometer said; that of the arrival is kept with the stay. */
+    static final String ODOMETER = "ODOMETER";
+
     private StateItem() {}
 
     static String pressure(Place wheel) {
@@ -47,14 +50,14 @@ final class StateItem {
         List<String> items =
                 new ArrayList<>(wheels.stream().map(StateItem::pressure).toList());
         said.map(Enum::name).forEach(items::add);
-        items.addAll(first ? List.of(STAND_IN) : List.of(ARCHES, STAGE));
+        items.addAll(first ? List.of(STAND_IN, STAGE) : List.of(ODOMETER, ARCHES, STAGE));
         return items;
     }
 
     /** The values to choose from; empty for an item that is typed. */
     static List<String> choices(String item) {
         return switch (item) {
-            case STAGE -> Stage.later().stream().map(Enum::name).toList();
+            case STAGE -> Stream.of(Stage.values()).map(Enum::name).toList();
             case STAND_IN ->
                 Stream.of(SubstituteBaseline.values()).map(Enum::name).toList();
             default -> List.of();
@@ -76,7 +79,7 @@ final class StateItem {
     }
 
     static Optional<Stage> stage(String text) {
-        return Stage.later().stream().filter(s -> s.name().equals(text)).findFirst();
+        return Stream.of(Stage.values()).filter(s -> s.name().equals(text)).findFirst();
     }
 
     static Optional<SubstituteBaseline> standIn(String text) {

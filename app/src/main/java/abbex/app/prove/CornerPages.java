@@ -269,7 +269,10 @@ public class CornerPages {
         Map<SweepField, Double> values = new LinkedHashMap<>(known.values());
         for (SweepField field : SweepField.values()) {
             if (!form.text(field.id()).isEmpty()) {
-                form.number(field.id(), field.least(), field.most()).ifPresent(value -> values.put(field, value));
+                (field.length()
+                                ? form.millimetres(field.id(), field.least(), field.most())
+                                : form.number(field.id(), field.least(), field.most()))
+                        .ifPresent(value -> values.put(field, Math.rint(100 * value) / 100));
             }
         }
         if (form.text(SweepField.LOWER.id()).isEmpty()) {

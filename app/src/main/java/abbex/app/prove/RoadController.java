@@ -78,7 +78,8 @@ class RoadController {
         Form form = new Form(me, words, parameters);
         Map<WheelPlace, Double> bump = new LinkedHashMap<>();
         for (WheelPlace place : job.vehicle().kind().wheelPlaces()) {
-            bump.put(place, form.number("bump" + place.name(), 0, MOST_BUMP).orElse(0));
+            bump.put(
+                    place, form.millimetres("bump" + place.name(), 0, MOST_BUMP).orElse(0));
         }
         double lean = form.text("lean").isEmpty()
                 ? 0

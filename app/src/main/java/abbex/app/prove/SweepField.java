@@ -34,6 +34,11 @@ public enum SweepField {
         return column;
     }
 
+    /** A length, in millimetres; the others are degrees. */
+    boolean length() {
+        return column.endsWith("_mm");
+    }
+
     double least() {
         return least;
     }

@@ -101,6 +101,26 @@ class HandoverTest {
         assertTrue(page("/").contains(Said.part("next.back")), "its return is booked");
     }
 
+    /** The visit after two weeks: said against the first set-down, told as one sheet more, and the stay is done with. */
+    @Test
+    void a_settled_visit_names_what_settled_and_ends_the_stay() {
+        String job = measured();
+        assertTrue(page("/jobs/" + job + "/sheet").contains(Said.part("sheet.settles")));
+        orla.post("/jobs/" + job + "/hand-over");
+        orla.post("/jobs/" + job + "/set-down", "stage", "SETTLED");
+        walk(job, "HF", "13 1/8", "13 1/8", "13 5/8", "13 5/8");
+        String sheet = page("/jobs/" + job + "/sheet");
+        assertTrue(sheet.contains(Said.by("finding.SETTLED_BY.title", "place", "Front")), sheet);
+        assertTrue(sheet.contains(Said.by("finding.HELD_SINCE.title", "place", "Rear")));
+        assertFalse(sheet.contains(Said.part("sheet.settles")), "it was measured again by now");
+        String changes = sheet.substring(sheet.indexOf("class=\"say look\""), sheet.indexOf("<article"));
+        assertTrue(changes.contains(Said.by("fact.sheet.added", "stage", Said.by("stage.SETTLED"), "readings", "4")));
+        assertFalse(changes.contains("13 1/8"), "not reading by reading");
+        orla.post("/jobs/" + job + "/hand-over");
+        String floor = page("/");
+        assertTrue(floor.indexOf("HO " + job.substring(0, 8)) > floor.indexOf(Said.by("board.done")));
+    }
+
     private static String paper(String page) {
         int at = page.indexOf("<article class=\"paper\"");
         assertTrue(at > 0);

@@ -1,7 +1,9 @@
 package abbex.app.store;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import abbex.app.support.Shop;
 import java.sql.Connection;
@@ -32,5 +34,12 @@ class TroubleTest {
             }
         });
         assertEquals(Optional.empty(), Trouble.of(wrong));
+    }
+
+    /** Whatever is typed behind a slash: a path is never a reason to fail before anything is looked for. */
+    @Test
+    void static_files_are_told_by_their_path_alone() {
+        assertTrue(StaticFiles.is("/js/tape.mjs") && StaticFiles.is("/app.css"));
+        assertFalse(StaticFiles.is("/js") || StaticFiles.is("/app.css/x") || StaticFiles.is("/jobs/%³0"));
     }
 }

@@ -23,7 +23,9 @@ record Ask(RequestMethod how, String path, double weight, List<String> typed, Li
             post("/jobs/{id}/move", 1, "", "place bay holder due"),
             post("/jobs/{id}/blank-customer", 0.2, "", ""),
             post("/jobs/{id}/set-down", 0.2, "", "stage"),
-            post("/jobs/{id}/hand-over", 0.2, "", ""),
+            post("/jobs/{id}/hand-over", 0.2, "", "answer-HEIGHTS-x"),
+            post("/jobs/{id}/hand-over/undo", 0.2, "", "version"),
+            post("/jobs/{id}/sheet/printed", 0.2, "", "version"),
             post("/jobs/{id}/sheets/{sheetId}/readings", 2, "raw", "corner method round client"),
             post("/jobs/{id}/sheets/{sheetId}/undo", 1, "", "corner method round"),
             post(
@@ -101,6 +103,7 @@ record Ask(RequestMethod how, String path, double weight, List<String> typed, Li
             get("/jobs/{id}/ground", "ground along"),
             get("/jobs/{id}/ground/at", "ground along"),
             get("/proven", "q"),
+            get("/jobs/{id}/hand-over", "x"),
             get("/jobs/{id}/sheet", "version unit"),
             get("/jobs/{id}/sheet.pdf", "size version"));
 

@@ -285,7 +285,7 @@ class ProveTest {
         assertThat(page.locator("#lean-bad")).containsText("Enter 0 to 15");
         assertThat(page.locator("#bumpLF-bad")).containsText("Enter 0 to 300");
         for (String corner : List.of("LF", "RF", "RR", "LR")) {
-            page.locator("#bump" + corner).fill("48");
+            page.locator("#bump" + corner).fill(corner.equals("RF") ? "1 7/8 in" : "48");
         }
         // Nothing is ticked for anybody: what was driven is said.
         assertThat(page.locator("input[name=locks]")).not().isChecked();
@@ -435,7 +435,7 @@ class ProveTest {
         screen.open("/jobs/" + Jobs.id("VB 2-094") + "/prove?corner=LF");
         assertThat(place("Liner, rear, 2.5 o’clock")).containsText(Said.by("verdict.TOUCHES"));
         screen.open("/jobs/" + Jobs.id("MQ 381") + "/prove?corner=REAR");
-        assertThat(place("Hugger, 12 o’clock")).containsText(Said.by("verdict.TOUCHES"));
+        assertThat(place("Inner arch, 12 o’clock")).containsText(Said.by("verdict.TOUCHES"));
         screen.open("/jobs/" + Jobs.id("LE 3-275") + "/prove/road");
         assertThat(page.locator(".proved")).containsText("Liner, front, 9.5 o’clock");
         assertTrue(page.locator(".proved").textContent().contains(Said.part("driven.part")));

@@ -6,12 +6,14 @@ import abbex.core.figure.Severity;
 import abbex.core.units.Estimate;
 import abbex.core.units.Length;
 import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.End;
 import abbex.core.vehicle.Vehicle;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 
 /**
  * One sheet against another, and all sheets as one truth: when one reading explains what looks odd, that reading is named and
@@ -95,9 +97,46 @@ public record Assessment(
                 findings = new ArrayList<>(explained(drops.findings(), suspects, adjustment));
                 findings.add(finding(suspects, settling));
             }
+            findings.addAll(settled());
             findings.addAll(JobCheck.run(sheets, adjustment, compared, suspects, floorsUnused));
             findings.sort(Finding.WORST_FIRST);
             return new Assessment(drops.withFindings(findings), suspects, settling, adjustment, compared);
+        }
+
+        /** What a settled vehicle did since it was first measured lowered. */
+        private List<Finding> settled() {
+            int last = sheets.size() - 1;
+            if (compared.alone()
+                    || compared.after() != last
+                    || sheets.get(last).basis().stage() != Stage.SETTLED) {
+                return List.of();
+            }
+            return IntStream.range(0, last)
+                    .filter(i -> sheets.get(i).basis().stage().lowered()
+                            && !sheets.get(i).isEmpty())
+                    .boxed()
+                    .findFirst()
+                    .map(since -> settled(sheets.get(since), sheets.get(last)))
+                    .orElse(List.of());
+        }
+
+        private List<Finding> settled(HeightSheet since, HeightSheet now) {
+            DropSheet further = DropSheet.compare(vehicle, since, now, Advertised.NOTHING, limits);
+            List<Finding> found = new ArrayList<>();
+            for (End end : End.values()) {
+                further.ends().get(end).drop().ifPresent(f -> {
+                    Estimate by = f.value();
+                    Stage stage = since.basis().stage();
+                    if (by.value().abs().compareTo(by.expanded()) <= 0) {
+                        found.add(new HeightFinding.HeldSince(end, by, stage));
+                    } else if (by.value().sign() > 0) {
+                        found.add(new HeightFinding.SettledBy(end, by, stage));
+                    } else {
+                        found.add(new HeightFinding.RoseSince(end, by.negate(), stage));
+                    }
+                });
+            }
+            return found;
         }
 
         private Asked asked(MeasuringPoint spot) {

@@ -164,6 +164,12 @@ public sealed interface HeightFinding extends Finding {
 
     record OnlyFrame(Place place, List<Place> at) implements HeightFinding, Note {}
 
+    /** Since an earlier sheet of the lowered vehicle an end came further down, by more than reading it costs. */
+    record SettledBy(End place, Estimate by, Stage since) implements HeightFinding, Note {}
+
+    /** The same upwards, which springs do not do by themselves. */
+    record RoseSince(End place, Estimate by, Stage since) implements HeightFinding, Look {}
+
     record LipMoved(Corner place, Estimate up) implements HeightFinding, Note {}
 
     record FloorNotUsed() implements HeightFinding, Note, Open {}
@@ -187,6 +193,9 @@ public sealed interface HeightFinding extends Finding {
     record NoFrame() implements HeightFinding, Note, Open {}
 
     record FloorUsed() implements HeightFinding, Note {}
+
+    /** Since an earlier sheet of the lowered vehicle an end stands where it stood. */
+    record HeldSince(End place, Estimate by, Stage since) implements HeightFinding, Clear {}
 
     record AsPromised(Place place, Estimate drop, Advertised.Range advertised) implements HeightFinding, Clear {}
 

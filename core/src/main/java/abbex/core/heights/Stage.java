@@ -20,6 +20,11 @@ public enum Stage {
         return List.of(values()).subList(1, values().length);
     }
 
+    /** True when the vehicle stands on the parts that lower it, for good. */
+    public boolean lowered() {
+        return ordered() && this != AS_ARRIVED;
+    }
+
     /** True when it has its place in the order of the work. */
     public boolean ordered() {
         return this != TRIAL && this != OTHER;
