@@ -9,6 +9,15 @@ function take(offer) {
   field.focus();
 }
 
+/** What is blank takes what the sheet before says; it counts once it is saved. */
+function sameAsBefore(form) {
+  for (const field of form.querySelectorAll('[data-before]')) {
+    if (field.value !== '') continue;
+    field.value = field.dataset.before;
+    field.dispatchEvent(new Event('input', { bubbles: true }));
+  }
+}
+
 /** A version that goes to paper is not taken back any more; said however printing was begun. */
 function toPaper() {
   const print = document.querySelector('[data-printed]');
@@ -33,6 +42,8 @@ export function choices() {
       drafts.drop(nameOf(instead.closest('form')));
       return;
     }
+    const same = e.target.closest('[data-same]');
+    if (same) sameAsBefore(same.form);
     const offer = e.target.closest('.offer');
     if (offer) take(offer);
   });

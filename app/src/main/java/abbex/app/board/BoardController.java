@@ -116,8 +116,7 @@ class BoardController {
         List<Standing> waiting = new ArrayList<>();
         List<Standing> out = new ArrayList<>();
         List<Job> floor = jobs.onTheFloor(me.shop());
-        Map<UUID, JobSheets> all =
-                sheets.of(me.shop(), floor.stream().map(Job::id).toList());
+        Map<UUID, JobSheets> all = sheets.of(me.shop(), floor);
         for (Job job : floor) {
             Progress progress = sheets.progress(job, all.getOrDefault(job.id(), JobSheets.NONE), reader);
             Standing standing = standing(me, job, progress);

@@ -49,6 +49,14 @@ public class Fitments {
                 .flatMap(set -> set.fitment(end));
     }
 
+    /** The end of a set by the name that somebody gave it; empty where none is called so. */
+    public Optional<Fitment> named(Job job, String name, End end) {
+        return sets.of(job.shop(), job.vehicle().id()).stream()
+                .filter(set -> set.name().strip().equalsIgnoreCase(name.strip()))
+                .findFirst()
+                .flatMap(set -> set.fitment(end));
+    }
+
     /** What is planned for an end. */
     public Optional<Fitment> planned(Job job, End end) {
         return WheelSets.first(sets.of(job.shop(), job.vehicle().id()), WheelSet.Use.PLANNED)

@@ -2,6 +2,7 @@ package abbex.app.measure;
 
 import abbex.app.arrive.Job;
 import abbex.app.arrive.Jobs;
+import abbex.app.arrive.KnownWheels;
 import abbex.app.arrive.VehicleFacts;
 import abbex.app.form.Form;
 import abbex.app.page.NotHere;
@@ -43,8 +44,10 @@ class MeasurePages {
     private final Sheets sheets;
     private final Words words;
     private final HeadsFromSheets heads;
+    private final KnownWheels wheels;
 
-    MeasurePages(Jobs jobs, Sheets sheets, Words words, HeadsFromSheets heads) {
+    MeasurePages(Jobs jobs, Sheets sheets, Words words, HeadsFromSheets heads, KnownWheels wheels) {
+        this.wheels = wheels;
         this.heads = heads;
         this.jobs = jobs;
         this.sheets = sheets;
@@ -56,9 +59,18 @@ class MeasurePages {
      *
      * @param label what is to be typed, with its unit
      * @param like what an empty field shows: what the sheet that it is compared with says, else an example
+     * @param before what the sheet that it is compared with says; empty for nothing
      * @param choices what there is to choose from; empty when it is typed
+     * @param names what is known by name already, to choose instead of typing it
      */
-    public record StateLine(String item, String label, String text, String like, List<Choice> choices) {
+    public record StateLine(
+            String item,
+            String label,
+            String text,
+            String like,
+            String before,
+            List<Choice> choices,
+            List<String> names) {
         /** What there is to choose from as the options of a list, made safe: the most numerous elements of the page. */
         public String options() {
             return choices.stream().map(Choice::option).collect(Collectors.joining());
@@ -195,7 +207,13 @@ class MeasurePages {
                 : o.all().judge(o.job());
         Progress progress = sheets.progress(o.job(), o.all(), whole, reader);
         page.addObject("head", heads.head(o.job(), "measure", progress, reader));
-        page.addObject("state", state(o, form));
+        List<StateLine> lines = state(o, form);
+        page.addObject("state", lines);
+        page.addObject(
+                "same",
+                lines.stream()
+                        .anyMatch(
+                                line -> line.text().isEmpty() && !line.before().isEmpty()));
         page.addObject("stateSaid", String.join(" · ", o.sheet().said(words::say)));
         SheetData newest = o.all().newest().orElseThrow();
         page.addObject("canMeasureAgain", !newest.current().isEmpty());
@@ -284,9 +302,17 @@ class MeasurePages {
                     String like = !was.isEmpty()
                             ? words.say("measure.state.before", form.reader(), "text", was)
                             : item.equals(StateItem.ARCHES) ? words.say("measure.arches.like") : "";
-                    return new StateLine(item, name(item) + unit(item), text, like, choices);
+                    return new StateLine(item, name(item) + unit(item), text, like, was, choices, names(o, item));
                 })
                 .toList();
+    }
+
+    private List<String> names(Opened o, String item) {
+        return item.equals(SheetState.Item.WHEEL_SET.name())
+                ? wheels.of(o.job().shop(), o.job().vehicle().id()).stream()
+                        .map(KnownWheels.Known::name)
+                        .toList()
+                : List.of();
     }
 
     private String unit(String item) {

@@ -1,5 +1,6 @@
 package abbex.app.measure;
 
+import abbex.app.arrive.KnownWheels;
 import abbex.app.facts.Fact;
 import abbex.app.rules.ShopRules;
 import abbex.core.figure.Place;
@@ -8,10 +9,12 @@ import abbex.core.heights.Floor;
 import abbex.core.heights.HeightSheet;
 import abbex.core.heights.MeasuringPoint;
 import abbex.core.heights.SheetState;
+import abbex.core.heights.SheetWheels;
 import abbex.core.heights.Stage;
 import abbex.core.heights.SubstituteBaseline;
 import abbex.core.units.Pressure;
 import abbex.core.vehicle.Places;
+import abbex.core.vehicle.Tyre;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
@@ -31,18 +34,23 @@ public final class SheetData {
     private final Stage stage;
     private final HeightSheet heights;
 
-    SheetData(SheetRow row, List<ReadingRow> current, Map<String, String> state, ShopRules rules) {
+    SheetData(
+            SheetRow row,
+            List<ReadingRow> current,
+            Map<String, String> state,
+            ShopRules rules,
+            List<KnownWheels.Known> wheels) {
         this.row = row;
         this.current = List.copyOf(current);
         this.state = Map.copyOf(state);
         this.stage = StateItem.stage(said(StateItem.STAGE)).orElse(row.stage());
         this.heights = HeightSheet.of(
                 sheetState(),
-                basis(rules),
+                basis(rules, wheels),
                 current.stream().map(ReadingRow::reading).toList());
     }
 
-    private Basis basis(ShopRules rules) {
+    private Basis basis(ShopRules rules, List<KnownWheels.Known> sets) {
         LocalDate day = LocalDate.ofInstant(row.madeAt(), ZoneOffset.UTC);
         Optional<Floor> floor = rules.floor(said(SheetState.Item.BAY.name()), day);
         SubstituteBaseline standIn = StateItem.standIn(said(StateItem.STAND_IN)).orElse(SubstituteBaseline.NONE);
@@ -51,7 +59,26 @@ public final class SheetData {
                 rules.repeatability(),
                 floor,
                 row.first() ? standIn : SubstituteBaseline.NONE,
-                StateItem.arches(said(StateItem.ARCHES)).orElse(java.util.Set.of()));
+                StateItem.arches(said(StateItem.ARCHES)).orElse(java.util.Set.of()),
+                wheels(said(SheetState.Item.WHEEL_SET.name()), sets));
+    }
+
+    /** The set that was named, with its tyres; in doubt where none was and the vehicle has unlike ones. */
+    private static SheetWheels wheels(String said, List<KnownWheels.Known> sets) {
+        if (said.isEmpty()) {
+            boolean unlike = sets.stream()
+                            .filter(KnownWheels.Known::fitted)
+                            .map(KnownWheels.Known::sizes)
+                            .distinct()
+                            .count()
+                    > 1;
+            return new SheetWheels(unlike, SheetWheels.UNKNOWN.tyres());
+        }
+        return sets.stream()
+                .filter(set -> set.name().strip().equalsIgnoreCase(said.strip()))
+                .findFirst()
+                .map(set -> new SheetWheels(false, set.diameters().map(d -> d.map(Tyre::of))))
+                .orElse(SheetWheels.UNKNOWN);
     }
 
     private String said(String item) {

@@ -2,6 +2,7 @@ package abbex.app.measure;
 
 import abbex.app.arrive.Job;
 import abbex.app.arrive.Jobs;
+import abbex.app.arrive.KnownWheels;
 import abbex.app.measure.ReadingRow.Act;
 import abbex.app.page.Reader;
 import abbex.app.people.Audit;
@@ -32,6 +33,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -80,8 +82,18 @@ public class Sheets {
     private final ReadingLog log;
     private final Rules rules;
     private final Jobs jobs;
+    private final KnownWheels wheels;
 
-    Sheets(JdbcClient jdbc, Jobs jobs, NextAct nextAct, Audit audit, ReadingLog log, Rules rules, Reads reads) {
+    Sheets(
+            JdbcClient jdbc,
+            Jobs jobs,
+            KnownWheels wheels,
+            NextAct nextAct,
+            Audit audit,
+            ReadingLog log,
+            Rules rules,
+            Reads reads) {
+        this.wheels = wheels;
         this.reads = reads;
         this.jobs = jobs;
         this.log = log;
@@ -112,15 +124,22 @@ public class Sheets {
     Map<UUID, JobSheets> ofVehicle(Job job) {
         UUID shop = job.shop();
         UUID vehicle = job.vehicle().id();
-        return reads.ofVehicle(shop, vehicle, List.of(Sheets.class, shop, vehicle), () -> read(shop, jobs.stays(job)));
+        return reads.ofVehicle(shop, vehicle, List.of(Sheets.class, shop, vehicle), () -> {
+            Map<UUID, UUID> stays = new LinkedHashMap<>();
+            jobs.stays(job).forEach(stay -> stays.put(stay, vehicle));
+            return read(shop, stays);
+        });
     }
 
-    /** The sheets of several jobs in two queries. */
-    public Map<UUID, JobSheets> of(UUID shop, Collection<UUID> jobs) {
-        return read(shop, jobs);
+    /** The sheets of several jobs in two queries, and one a vehicle for its wheels. */
+    public Map<UUID, JobSheets> of(UUID shop, Collection<Job> jobs) {
+        Map<UUID, UUID> vehicles = new LinkedHashMap<>();
+        jobs.forEach(job -> vehicles.put(job.id(), job.vehicle().id()));
+        return read(shop, vehicles);
     }
 
-    private Map<UUID, JobSheets> read(UUID shop, Collection<UUID> jobs) {
+    private Map<UUID, JobSheets> read(UUID shop, Map<UUID, UUID> vehicles) {
+        Collection<UUID> jobs = vehicles.keySet();
         if (jobs.isEmpty()) {
             return Map.of();
         }
@@ -143,7 +162,8 @@ public class Sheets {
                                 s,
                                 readings.getOrDefault(s.id(), List.of()),
                                 states.getOrDefault(s.id(), Map.of()),
-                                own)));
+                                own,
+                                wheels.of(shop, Objects.requireNonNull(vehicles.get(s.job()))))));
         Map<UUID, JobSheets> all = new LinkedHashMap<>();
         for (UUID job : jobs) {
             List<SheetData> of = byJob.get(job);

@@ -41,6 +41,7 @@ public class CornerPages {
 
     private final JobHeads heads;
     private final Fitments fitments;
+    private final MountedWheels mounted;
     private final MeasuredGaps probes;
     private final CornerCases cases;
     private final ClearanceWords say;
@@ -49,12 +50,14 @@ public class CornerPages {
     CornerPages(
             JobHeads heads,
             Fitments fitments,
+            MountedWheels mounted,
             MeasuredGaps probes,
             CornerCases cases,
             ClearanceWords say,
             Words words) {
         this.heads = heads;
         this.fitments = fitments;
+        this.mounted = mounted;
         this.probes = probes;
         this.cases = cases;
         this.say = say;
@@ -105,7 +108,7 @@ public class CornerPages {
         Reader reader = form.reader();
         Map<String, String> parameters = form.texts();
         ModelAndView page = form.on(frame("prove", me, job, corner, "corner"));
-        Optional<Fitment> now = fitments.now(job, corner.end());
+        Optional<Fitment> now = mounted.on(job, corner.end());
         Optional<CornerCase> found = chosen(job, corner, parameters);
         page.addObject("corner", corner);
         page.addObject("name", name(job, corner));

@@ -2,7 +2,6 @@ package abbex.app.prove;
 
 import abbex.app.arrive.Job;
 import abbex.app.arrive.Jobs;
-import abbex.app.fitment.Fitments;
 import abbex.app.form.Form;
 import abbex.app.page.Me;
 import abbex.app.page.NotHere;
@@ -38,16 +37,16 @@ class GapController {
     private static final double BEHIND = -420;
 
     private final Jobs jobs;
-    private final Fitments fitments;
+    private final MountedWheels mounted;
     private final MeasuredGaps probes;
     private final CornerCases cases;
     private final CornerPages pages;
     private final Words words;
 
     GapController(
-            Jobs jobs, Fitments fitments, MeasuredGaps probes, CornerCases cases, CornerPages pages, Words words) {
+            Jobs jobs, MountedWheels mounted, MeasuredGaps probes, CornerCases cases, CornerPages pages, Words words) {
         this.jobs = jobs;
-        this.fitments = fitments;
+        this.mounted = mounted;
         this.probes = probes;
         this.cases = cases;
         this.pages = pages;
@@ -59,7 +58,7 @@ class GapController {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
         WheelPlace corner = CornerPages.corner(job, parameters.get("corner"));
         Form form = new Form(me, words, parameters);
-        Optional<Fitment> now = fitments.now(job, corner.end());
+        Optional<Fitment> now = mounted.on(job, corner.end());
         if (now.isEmpty()) {
             form.problem("gap", "problem.probe.wheel");
         }

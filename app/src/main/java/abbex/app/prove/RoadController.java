@@ -2,7 +2,6 @@ package abbex.app.prove;
 
 import abbex.app.arrive.Job;
 import abbex.app.arrive.Jobs;
-import abbex.app.fitment.Fitments;
 import abbex.app.form.Form;
 import abbex.app.page.Me;
 import abbex.app.page.NotHere;
@@ -36,7 +35,7 @@ class RoadController {
     private static final double MOST_LEAN = 15;
 
     private final Jobs jobs;
-    private final Fitments fitments;
+    private final MountedWheels mounted;
     private final RoadTests roads;
     private final CornerCases cases;
     private final CornerPages pages;
@@ -45,14 +44,14 @@ class RoadController {
 
     RoadController(
             Jobs jobs,
-            Fitments fitments,
+            MountedWheels mounted,
             RoadTests roads,
             CornerCases cases,
             CornerPages pages,
             ClearanceWords say,
             Words words) {
         this.jobs = jobs;
-        this.fitments = fitments;
+        this.mounted = mounted;
         this.roads = roads;
         this.cases = cases;
         this.pages = pages;
@@ -154,7 +153,7 @@ class RoadController {
                                 + (d.hung() ? " " + words.say("road.told.hung") : ""))
                         .orElse(""));
         page.addObject("parts", parts(job, drive, reader));
-        page.addObject("wheels", fitments.now(job, End.FRONT).isPresent());
+        page.addObject("wheels", mounted.on(job, End.FRONT).isPresent());
         page.addObject("probePlaces", ProbePlace.values());
         page.addObject("faces", TyreBody.Face.values());
         page.addObject("seenOn", Drive.SeenOn.values());

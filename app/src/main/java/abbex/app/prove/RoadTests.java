@@ -1,7 +1,6 @@
 package abbex.app.prove;
 
 import abbex.app.arrive.Job;
-import abbex.app.fitment.Fitments;
 import abbex.app.measure.RideHeights;
 import abbex.app.measure.Standing;
 import abbex.app.people.Person;
@@ -22,15 +21,15 @@ import org.springframework.stereotype.Service;
 /** Keeps what is told of drives and of what corners are swept by. */
 @Service
 public class RoadTests {
-    private final Fitments fitments;
+    private final MountedWheels mounted;
     private final Drives drives;
     private final SweepPlans plans;
     private final CornerCases cases;
     private final RideHeights heights;
 
-    RoadTests(Fitments fitments, Drives drives, SweepPlans plans, CornerCases cases, RideHeights heights) {
+    RoadTests(MountedWheels mounted, Drives drives, SweepPlans plans, CornerCases cases, RideHeights heights) {
         this.heights = heights;
-        this.fitments = fitments;
+        this.mounted = mounted;
         this.drives = drives;
         this.plans = plans;
         this.cases = cases;
@@ -41,7 +40,7 @@ public class RoadTests {
 
     /** Keeps a drive on the wheels that stand on the vehicle; false when nobody has said which those are. */
     public boolean drove(Person by, Job job, Far far) {
-        PerEnd<Optional<Fitment>> on = PerEnd.of(end -> fitments.now(job, end));
+        PerEnd<Optional<Fitment>> on = PerEnd.of(end -> mounted.on(job, end));
         if (on.stream().anyMatch(Optional::isEmpty)) {
             return false;
         }

@@ -37,6 +37,7 @@ import abbex.core.heights.Method;
 import abbex.core.heights.PointMethod;
 import abbex.core.heights.Reading;
 import abbex.core.heights.SheetState;
+import abbex.core.heights.SheetWheels;
 import abbex.core.heights.Slip;
 import abbex.core.heights.Stage;
 import abbex.core.heights.SubstituteBaseline;
@@ -425,6 +426,9 @@ class WordsTest {
         }
         if (random.nextInt(8) == 0) {
             basis = basis.from(SubstituteBaseline.values()[random.nextInt(SubstituteBaseline.values().length)]);
+        }
+        if (random.nextInt(8) == 0) {
+            basis = basis.wheels(new SheetWheels(true, SheetWheels.UNKNOWN.tyres()));
         }
         return random.nextInt(8) == 0 ? basis.worked(Set.of(Corner.WALK.get(random.nextInt(4)))) : basis;
     }

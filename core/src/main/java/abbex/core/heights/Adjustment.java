@@ -117,7 +117,7 @@ public final class Adjustment {
     private static void state(Equations equations, List<HeightSheet> sheets, int sheet, PriorDeviations freedoms) {
         SheetState here = sheets.get(sheet).state();
         int wheels = 0;
-        while (wheels < sheet && sheets.get(wheels).state().differs(here, SheetState.Item.WHEEL_SET)) {
+        while (wheels < sheet && Comparison.otherWheels(sheets.get(wheels), sheets.get(sheet))) {
             wheels++;
         }
         equations.sheet(

@@ -12,41 +12,47 @@ import java.util.Set;
  * @param floor the survey of the floor it stood on, if there is one
  * @param standIn what the heights were taken from, if not from this vehicle
  * @param arches the corners whose lip was worked on, and nothing else, between the sheet before and this one
+ * @param wheels the wheels it stood on
  */
 public record Basis(
         Stage stage,
         Repeatability repeatability,
         Optional<Floor> floor,
         SubstituteBaseline standIn,
-        Set<Corner> arches) {
-    public static final Basis USUAL =
-            new Basis(Stage.OTHER, Repeatability.USUAL, Optional.empty(), SubstituteBaseline.NONE, Set.of());
+        Set<Corner> arches,
+        SheetWheels wheels) {
+    public static final Basis USUAL = new Basis(
+            Stage.OTHER, Repeatability.USUAL, Optional.empty(), SubstituteBaseline.NONE, Set.of(), SheetWheels.UNKNOWN);
 
     public Basis {
         arches = Set.copyOf(arches);
     }
 
     public Basis at(Stage other) {
-        return new Basis(other, repeatability, floor, standIn, arches);
+        return new Basis(other, repeatability, floor, standIn, arches, wheels);
     }
 
     public Basis on(Floor other) {
-        return new Basis(stage, repeatability, Optional.of(other), standIn, arches);
+        return new Basis(stage, repeatability, Optional.of(other), standIn, arches, wheels);
     }
 
     Basis onUnknownFloor() {
-        return new Basis(stage, repeatability, Optional.empty(), standIn, arches);
+        return new Basis(stage, repeatability, Optional.empty(), standIn, arches, wheels);
     }
 
     public Basis by(Repeatability other) {
-        return new Basis(stage, other, floor, standIn, arches);
+        return new Basis(stage, other, floor, standIn, arches, wheels);
     }
 
     public Basis from(SubstituteBaseline other) {
-        return new Basis(stage, repeatability, floor, other, arches);
+        return new Basis(stage, repeatability, floor, other, arches, wheels);
     }
 
     public Basis worked(Set<Corner> corners) {
-        return new Basis(stage, repeatability, floor, standIn, corners);
+        return new Basis(stage, repeatability, floor, standIn, corners, wheels);
+    }
+
+    public Basis wheels(SheetWheels other) {
+        return new Basis(stage, repeatability, floor, standIn, arches, other);
     }
 }

@@ -4,9 +4,12 @@ import abbex.core.figure.Finding;
 import abbex.core.units.Length;
 import abbex.core.units.Uncertainty;
 import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.End;
+import abbex.core.vehicle.Tyre;
 import abbex.core.vehicle.Vehicle;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Predicate;
 
 /** What a comparison starts from, and the findings it gathers on its way. */
@@ -34,7 +37,23 @@ record Comparison(
 
     /** The same wheels on both sheets, as far as anybody said. */
     boolean sameWheels() {
-        return !before.state().differs(after.state(), SheetState.Item.WHEEL_SET);
+        return !otherWheels(before, after);
+    }
+
+    /** Other wheels on two sheets, or perhaps other ones: the vehicle has some, and it was not said which stood there. */
+    static boolean otherWheels(HeightSheet one, HeightSheet other) {
+        return one.state().differs(other.state(), SheetState.Item.WHEEL_SET)
+                || one.basis().wheels().doubtful()
+                || other.basis().wheels().doubtful();
+    }
+
+    /** The tyre of an end on one of both sheets: that of its own set, else the vehicle's as it came. */
+    Optional<Tyre> tyre(HeightSheet sheet, End end) {
+        return sheet.basis()
+                .wheels()
+                .tyres()
+                .get(end)
+                .or(() -> sheet == before || sameWheels() ? vehicle.tyre(end) : Optional.empty());
     }
 
     /** What both sheets say of load, preload, bags, ride mode and nose lift is the same, as far as anybody said. */

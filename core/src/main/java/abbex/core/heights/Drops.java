@@ -83,8 +83,9 @@ final class Drops {
     }
 
     private static BeforeAfter gap(Comparison c, Corner corner) {
-        Optional<Tyre> tyre = c.vehicle().tyre(corner.end());
-        return BeforeAfter.of(gap(c.before(), corner, tyre), gap(c.after(), corner, tyre));
+        return BeforeAfter.of(
+                gap(c.before(), corner, c.tyre(c.before(), corner.end())),
+                gap(c.after(), corner, c.tyre(c.after(), corner.end())));
     }
 
     private static Optional<Figure<Estimate>> gap(HeightSheet sheet, Corner corner, Optional<Tyre> tyre) {
@@ -131,7 +132,8 @@ final class Drops {
                     .filter(d -> d.value().sign() < 0 && d.differsFromZero())
                     .ifPresent(d -> c.say(new HeightFinding.CornerRose(corner, d.negate())));
         });
-        if (!wheels.isEmpty()) {
+        boolean said = c.before().state().differs(c.after().state(), SheetState.Item.WHEEL_SET);
+        if (!wheels.isEmpty() && said) {
             c.say(new HeightFinding.WheelsChanged(wheels.get(0), List.copyOf(wheels)));
         }
         if (!tyre.isEmpty()) {

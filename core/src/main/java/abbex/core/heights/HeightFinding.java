@@ -77,6 +77,14 @@ public sealed interface HeightFinding extends Finding {
 
     record WheelsChanged(Place place, List<Place> at) implements HeightFinding, Look, Open {}
 
+    /** The vehicle has wheels of more than one kind; which stood on it was not said on these sheets. */
+    record WheelsUnsaid(List<Stage> at) implements HeightFinding, Note, Open {
+        @Override
+        public Place place() {
+            return Whole.VEHICLE;
+        }
+    }
+
     record RimRadiusMoved(Corner place, Length before, Length now, Estimate change) implements HeightFinding, Look {}
 
     record RimRadiusSides(End place, Length left, Length right, Estimate difference) implements HeightFinding, Look {}

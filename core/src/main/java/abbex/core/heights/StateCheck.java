@@ -6,6 +6,7 @@ import abbex.core.units.Pressure;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** Whether two sheets may be compared: what differs in the state they were taken in, and what nobody took. */
 final class StateCheck {
@@ -35,6 +36,15 @@ final class StateCheck {
             } else if (item.always(c.vehicle().kind())) {
                 neither.add(item);
             }
+        }
+        List<Stage> doubtful = Stream.of(c.before(), c.after())
+                .map(HeightSheet::basis)
+                .filter(basis -> basis.wheels().doubtful())
+                .map(Basis::stage)
+                .toList();
+        if (!doubtful.isEmpty()) {
+            c.say(new HeightFinding.WheelsUnsaid(doubtful));
+            neither.remove(SheetState.Item.WHEEL_SET);
         }
         if (!neither.isEmpty()) {
             c.say(new HeightFinding.StateNotTaken(List.copyOf(neither)));

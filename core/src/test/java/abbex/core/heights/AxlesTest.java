@@ -9,15 +9,19 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import abbex.core.figure.Finding;
 import abbex.core.figure.Severity;
 import abbex.core.units.Estimate;
 import abbex.core.units.Length;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
+import abbex.core.vehicle.PerEnd;
+import abbex.core.vehicle.Tyre;
 import abbex.core.vehicle.Vehicle;
 import abbex.core.vehicle.VehicleKind;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -289,5 +293,70 @@ class AxlesTest {
                 standIn, 100.0 * axles / jobs, 100.0 * together / jobs, 100.0 * accused / jobs);
         System.out.println(said);
         assertTrue(axles >= 0.93 * jobs && together >= 0.93 * jobs && accused <= 0.03 * jobs, said);
+    }
+
+    private static Basis on(boolean doubtful, double diameter) {
+        return Basis.USUAL.wheels(new SheetWheels(
+                doubtful,
+                PerEnd.of(
+                        end -> diameter == 0 ? Optional.empty() : Optional.of(Tyre.of(Length.ofRoundedMm(diameter))))));
+    }
+
+    /** The hub came down 1 in; on a radius 21/32 in larger the lip and the frame came down 11/32 from the ground. */
+    private static List<HeightSheet> largerTyres(boolean doubtful) {
+        Sheets before = sheet().basis(on(doubtful, 0))
+                .with(Method.HF, "15", "15", "15 1/4", "15 1/4")
+                .with(Method.GF, "27", "27", "27 1/4", "27 1/4")
+                .with(Method.FG, "8", "8", "8 1/2", "8 1/2");
+        Sheets after = sheet().basis(on(doubtful, 0))
+                .with(Method.HF, "14", "14", "14 1/4", "14 1/4")
+                .with(Method.GF, "26 21/32", "26 21/32", "26 29/32", "26 29/32")
+                .with(Method.FG, "7 21/32", "7 21/32", "8 5/32", "8 5/32");
+        return List.of(before.done(), after.done());
+    }
+
+    /** Where the vehicle has other wheels and nobody said which stood there, they are asked for and no reading is accused. */
+    @Test
+    void wheels_that_nobody_named_are_asked_for_and_no_reading_is_accused() {
+        Assessment judged = Assessment.of(CAR, largerTyres(true), Advertised.NOTHING, Limits.USUAL);
+        assertEquals(List.of(), judged.suspects());
+        List<String> looks = judged.drops().findings().stream()
+                .filter(f -> f.severity().compareTo(Severity.LOOK) >= 0)
+                .map(Finding::code)
+                .toList();
+        assertEquals(List.of(), looks);
+        assertTrue(codes(judged.drops()).contains("WHEELS_UNSAID"));
+        assertEquals(
+                inches("1"),
+                judged.drops()
+                        .ends()
+                        .get(End.FRONT)
+                        .drop()
+                        .orElseThrow()
+                        .value()
+                        .value());
+        // A vehicle that has one set of wheels only is told that its tyres or readings do not go together.
+        assertTrue(Assessment.of(CAR, largerTyres(false), Advertised.NOTHING, Limits.USUAL).drops().findings().stream()
+                .anyMatch(f -> f.severity() == Severity.LOOK));
+    }
+
+    /** 14 in less 317 mm, then 13 in less 328 mm: each sheet by its own tyre. */
+    @Test
+    void the_gap_over_a_tyre_is_that_of_the_sheet_s_own_tyre() {
+        DropSheet drops = compare(
+                CAR.withTyre(End.FRONT, Tyre.of(Length.ofMm(634))),
+                sheet().basis(on(false, 634)).with(Method.HF, "14", "14", "", ""),
+                sheet().basis(on(false, 656)).with(Method.HF, "13", "13", "", ""),
+                Advertised.NOTHING);
+        BeforeAfter gap = drops.corners().get(Corner.LF).gap();
+        assertEquals(14 * 25.4 - 317, gap.before().orElseThrow().value().value().mm(), 1e-6);
+        assertEquals(13 * 25.4 - 328, gap.after().orElseThrow().value().value().mm(), 1e-6);
+        // On wheels that were named and whose tyre is not known there is no gap to tell.
+        DropSheet unknown = compare(
+                CAR.withTyre(End.FRONT, Tyre.of(Length.ofMm(634))),
+                sheet().state(said(SheetState.Item.WHEEL_SET, "17 in")).with(Method.HF, "14", "14", "", ""),
+                sheet().state(said(SheetState.Item.WHEEL_SET, "18 in")).with(Method.HF, "13", "13", "", ""),
+                Advertised.NOTHING);
+        assertTrue(unknown.corners().get(Corner.LF).gap().after().isEmpty());
     }
 }
