@@ -172,7 +172,7 @@ public class Stances {
                 "",
                 shape.lines(),
                 drawing,
-                figures(stance.lifted(), reader),
+                figures(stance, reader),
                 ways,
                 shown,
                 words.findings(found.get().lamps(), reader));
@@ -224,8 +224,13 @@ public class Stances {
         return Numerals.html(Numerals.text(Length.ofRoundedMm(mm), reader));
     }
 
-    private List<GroundPage.Line> figures(Underbody under, Reader reader) {
+    /** Of the lifted nose wherever there is a lift, which is said before any of them. */
+    private List<GroundPage.Line> figures(Stance stance, Reader reader) {
+        Underbody under = stance.lifted();
         List<GroundPage.Line> lines = new ArrayList<>();
+        if (stance.noseLift() > 0) {
+            lines.add(new GroundPage.Line(words.say("ground.lifted"), length(stance.noseLift(), reader), List.of()));
+        }
         line(lines, "ground.approach", under.approach(), reader);
         line(lines, "ground.breakover", under.breakover(), reader);
         line(lines, "ground.departure", under.departure(), reader);

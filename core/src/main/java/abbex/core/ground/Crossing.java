@@ -10,8 +10,10 @@ import java.util.PriorityQueue;
  * A vehicle taken along a profile on its two wheels, front first, without its springs moving: how little air is left under it,
  * and where.
  *
- * <p>Pieces of the way are halved until none can hide less air than was found: how fast the air may change is bounded by the
- * steepest piece of the ground. The answer is a bound, not the least of some samples.
+ * <p>Pieces of the way are halved until none can hide less air than was found. How fast the body may go up or down is bounded by
+ * how steeply a wheel's centre can: over a kerb a wheel rolls as steeply as its circle lets it, not as the kerb stands. How high
+ * the ground comes under a point is taken from the ground itself, over all that the point passes. The answer is a bound, not the
+ * least of some samples, also where it gives up.
  */
 public final class Crossing {
     /** Nowhere on the way is less air than the answer by more than this, in mm. */
@@ -21,6 +23,8 @@ public final class Crossing {
     public static final double WANTED = 15;
 
     private static final int MOST = 200_000;
+
+    private static final int PIECES = 64;
 
     private final Underbody under;
     private final Profile ground;
@@ -107,43 +111,102 @@ public final class Crossing {
 
     private Least solve() {
         double[] way = way(under, ground);
-        double steep = ground.steepest();
-        double lever = Math.max(
-                        Math.abs(under.points().get(0).station()),
-                        Math.abs(under.points().get(under.points().size() - 1).station()))
-                / under.wheelbase();
-        // The wheels go up as steeply as the ground does, the body's ends by the lever more, and the ground under them
-        // changes.
-        double rate = steep * (2 + 2 * lever) + 0.01;
+        Rates rates = Rates.of(under, ground);
         PriorityQueue<Piece> open = new PriorityQueue<>((a, b) -> Double.compare(a.bound, b.bound));
-        double best = Double.POSITIVE_INFINITY;
-        double where = way[0];
-        int pieces = 64;
-        for (int i = 0; i < pieces; i++) {
-            double low = way[0] + (way[1] - way[0]) * i / pieces;
-            double high = way[0] + (way[1] - way[0]) * (i + 1) / pieces;
-            double air = here((low + high) / 2).air();
-            if (air < best) {
-                best = air;
-                where = (low + high) / 2;
-            }
-            open.add(new Piece(air - rate * (high - low) / 2, low, high));
+        Best best = new Best();
+        for (int i = 0; i < PIECES; i++) {
+            double step = (way[1] - way[0]) / PIECES;
+            open.add(piece(way[0] + step * i, way[0] + step * (i + 1), rates, best));
         }
         int count = 0;
-        while (!open.isEmpty() && open.peek().bound() < best - TOLERANCE && count++ < MOST) {
+        while (!open.isEmpty() && open.peek().bound() < best.air - TOLERANCE && count++ < MOST) {
             Piece piece = open.poll();
             double middle = (piece.low() + piece.high()) / 2;
-            for (double[] half : new double[][] {{piece.low(), middle}, {middle, piece.high()}}) {
-                double at = (half[0] + half[1]) / 2;
-                double air = here(at).air();
-                if (air < best) {
-                    best = air;
-                    where = at;
-                }
-                open.add(new Piece(air - rate * (half[1] - half[0]) / 2, half[0], half[1]));
-            }
+            open.add(piece(piece.low(), middle, rates, best));
+            open.add(piece(middle, piece.high(), rates, best));
         }
-        return at(under, ground, where);
+        Least least = at(under, ground, best.where);
+        double hidden = count < MOST || open.isEmpty()
+                ? least.air()
+                : Math.min(least.air(), open.peek().bound());
+        return new Least(hidden, least.pose(), least.station(), least.name());
+    }
+
+    /** The least air that was met so far. */
+    private static final class Best {
+        private double air = Double.POSITIVE_INFINITY;
+        private double where;
+    }
+
+    /**
+     * How fast things go for a millimetre of way.
+     *
+     * @param up of a wheel's centre, up or down
+     * @param along of any point under the vehicle, along the ground
+     */
+    private record Rates(double up, double along) {
+        /** What leans and rounds away, in every rate (ours). */
+        private static final double SPARE = 0.01;
+
+        static Rates of(Underbody under, Profile ground) {
+            double rise = ground.rise();
+            double span = under.wheelbase();
+            double steep = Math.max(ground.steepestOf(under.frontRadius()), ground.steepestOf(under.rearRadius()));
+            // The rear wheel is drawn along a little faster while the vehicle pitches.
+            double leans = rise < span ? rise / Math.sqrt(span * span - rise * rise) : 1;
+            double up = steep * (1 + 2 * steep * leans) + SPARE;
+            // A point goes along by its height over the axles as the body turns, by its station only as far as that
+            // leans.
+            double turned = Math.min(1, (rise + 2 * Math.abs(under.frontRadius() - under.rearRadius())) / span);
+            double reach = under.points().stream()
+                    .mapToDouble(p -> Math.abs(p.station()) * turned + Math.abs(p.height() - under.frontRadius()))
+                    .max()
+                    .orElse(0);
+            return new Rates(up, 1 + 2 * up * reach / span);
+        }
+
+        /** Of a point of the body, by how far it lies from the front axle in wheelbases. */
+        double up(double station, double wheelbase) {
+            return up * (1 + 2 * Math.abs(station) / wheelbase);
+        }
+    }
+
+    /** A piece of the way by its middle: what its air may be at least. */
+    private Piece piece(double low, double high, Rates rates, Best best) {
+        double middle = (low + high) / 2;
+        double half = (high - low) / 2;
+        Here here = here(middle);
+        if (here.air() < best.air) {
+            best.air = here.air();
+            best.where = middle;
+        }
+        return new Piece(bound(here.pose(), half, rates), low, high);
+    }
+
+    /** No less air than this with the front wheel up to so far from where it stands in a pose. */
+    private double bound(Pose pose, double half, Rates rates) {
+        double past = rates.along() * half;
+        double least = Double.POSITIVE_INFINITY;
+        double[] before = null;
+        double beforeSinks = 0;
+        for (Underbody.Point p : under.points()) {
+            double[] put = pose.put(p.station(), p.height(), under.frontRadius());
+            double sinks = rates.up(p.station(), under.wheelbase()) * half;
+            least = Math.min(least, put[1] - sinks - ground.highest(put[0] - past, put[0] + past));
+            if (before != null) {
+                double slope = Math.abs(before[1] - put[1]) / Math.max(1, before[0] - put[0]);
+                double most = Math.max(sinks, beforeSinks) + slope * past;
+                for (Profile.Point g : ground.points()) {
+                    if (g.along() > put[0] && g.along() < before[0]) {
+                        double share = (g.along() - put[0]) / (before[0] - put[0]);
+                        least = Math.min(least, put[1] + share * (before[1] - put[1]) - most - g.up());
+                    }
+                }
+            }
+            before = put;
+            beforeSinks = sinks;
+        }
+        return least;
     }
 
     private Pose at(double along) {

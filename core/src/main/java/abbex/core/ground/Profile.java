@@ -94,6 +94,32 @@ public record Profile(List<Point> points) {
         return most;
     }
 
+    /** From the lowest point to the highest. */
+    double rise() {
+        double most = points.stream().mapToDouble(Point::up).max().orElseThrow();
+        return most - points.stream().mapToDouble(Point::up).min().orElseThrow();
+    }
+
+    /** The highest ground between two places. */
+    double highest(double from, double to) {
+        double high = Math.max(up(from), up(to));
+        for (Point p : points) {
+            if (p.along() > from && p.along() < to) {
+                high = Math.max(high, p.up());
+            }
+        }
+        return high;
+    }
+
+    /**
+     * As steeply as the centre of a wheel may go, rise over run: no steeper than the ground. And where it rolls over an edge, its
+     * circle stands at least at its radius less the whole rise, since nothing lower holds it there: the chord gives the slope.
+     */
+    double steepestOf(double radius) {
+        double low = radius - rise();
+        return low <= 0 ? steepest() : Math.min(steepest(), Math.sqrt(radius * radius - low * low) / low);
+    }
+
     /** How high the centre of a wheel stands that rolls over it: the wheel touches the ground and goes nowhere into it. */
     public double axle(double along, double radius) {
         double high = Math.max(level(along, radius, true), level(along, radius, false));

@@ -23,8 +23,9 @@ import java.util.stream.Stream;
  * @param lifted the same with the nose lifted as far as it goes; the same as planned where nothing lifts it
  * @param outlines how the body stands on its wheels, in the order was, is, planned; those that are known or differ
  * @param going how it goes over a ground: as planned, its nose lifted
+ * @param noseLift how far that raises the front axle, mm; 0 where nothing lifts it
  */
-public record Stance(Underbody planned, Underbody lifted, List<Outline> outlines, Outline going) {
+public record Stance(Underbody planned, Underbody lifted, List<Outline> outlines, Outline going, double noseLift) {
     /** Lips are taken so far over the tyre while nobody has measured them, mm (ours). */
     private static final double USUAL_LIP = 60;
 
@@ -123,7 +124,8 @@ public record Stance(Underbody planned, Underbody lifted, List<Outline> outlines
                 When.IS, told.lip(End.FRONT, planned.frontRadius()), told.lip(End.REAR, planned.rearRadius()));
         Outline going = new Outline(
                 When.PLANNED, now.front() - told.further(End.FRONT) + noseLift, now.rear() - told.further(End.REAR));
-        return Optional.of(new Stance(planned, planned.lowered(-noseLift, 0), outlines(told, now, going), going));
+        return Optional.of(
+                new Stance(planned, planned.lowered(-noseLift, 0), outlines(told, now, going), going, noseLift));
     }
 
     private static List<Outline> outlines(Told told, Outline now, Outline going) {

@@ -6,6 +6,7 @@ import java.util.Collection;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 
 /**
  * How well the two points of a method are found: one standard uncertainty for each method in millimetres, the default or the
@@ -18,8 +19,14 @@ import java.util.Map;
 public final class Repeatability {
     /** So many degrees of freedom a shop's own readings need, and so many the default counts for. */
     public static final int ENOUGH = 10;
-    /** Two readings further apart, in standard deviations of their difference, are a mistake and no scatter. */
+    /**
+     * Two readings further apart, in standard deviations of their difference, are a mistake and no scatter: by the shop's own
+     * scatter where that is wider than the usual one, else a rough shop's truth would count as its mistakes.
+     */
     private static final double MISTAKE = 3.5;
+
+    /** The median of differences of a normal distribution, in standard deviations of a difference (upper quartile). */
+    private static final double MEDIAN = 0.6745;
 
     public static final Repeatability USUAL = new Repeatability(Map.of());
 
@@ -66,8 +73,9 @@ public final class Repeatability {
         int freedom = 0;
         int leftOut = 0;
         double squares = 0;
+        double scatter = scatter(repeats);
         for (List<Reading> readings : repeats) {
-            if (mistaken(readings)) {
+            if (mistaken(readings, scatter)) {
                 leftOut++;
                 continue;
             }
@@ -92,10 +100,25 @@ public final class Repeatability {
         return new Own(freedom, pooled, leftOut, used);
     }
 
-    private static boolean mistaken(List<Reading> readings) {
+    /** Standard deviation of one reading by the median of all differences: half of them may be mistakes. */
+    private static double scatter(List<List<Reading>> repeats) {
+        double[] apart = repeats.stream()
+                .flatMapToDouble(readings -> IntStream.range(1, readings.size())
+                        .boxed()
+                        .flatMapToDouble(i -> IntStream.range(0, i)
+                                .mapToDouble(j -> Math.abs(readings.get(i)
+                                        .value()
+                                        .minus(readings.get(j).value())
+                                        .mm()))))
+                .sorted()
+                .toArray();
+        return apart.length == 0 ? 0 : apart[apart.length / 2] / (MEDIAN * Math.sqrt(2));
+    }
+
+    private static boolean mistaken(List<Reading> readings, double scatter) {
         Length low = readings.get(0).value();
         Length high = low;
-        double variance = 0;
+        double variance = scatter * scatter;
         for (Reading reading : readings) {
             low = reading.value().compareTo(low) < 0 ? reading.value() : low;
             high = reading.value().compareTo(high) > 0 ? reading.value() : high;

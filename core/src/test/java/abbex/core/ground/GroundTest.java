@@ -136,6 +136,36 @@ class GroundTest {
         }
     }
 
+    /** Kerbs up and down within a millimetre or two, also with the wheels half over them: walked in steps of a few millimetres. */
+    @Test
+    void over_a_kerb_nowhere_is_less_air_either() {
+        Random random = new Random(74);
+        for (int i = 0; i < 24; i++) {
+            Underbody under = drawn(random);
+            double high = (20 + random.nextInt(120)) * (random.nextBoolean() ? 1 : -1);
+            double wide = 1 + random.nextInt(3);
+            double long_ = 300 + random.nextInt(4000);
+            Profile kerb = new Profile(
+                    random.nextBoolean()
+                            ? List.of(new Profile.Point(0, 0), new Profile.Point(wide, high))
+                            : List.of(
+                                    new Profile.Point(0, 0),
+                                    new Profile.Point(wide, high),
+                                    new Profile.Point(long_, high),
+                                    new Profile.Point(long_ + wide, 0)));
+            Crossing.Least least = Crossing.run(under, kerb);
+            double[] way = Crossing.way(under, kerb);
+            double sampled = Double.POSITIVE_INFINITY;
+            for (double along = way[0]; along < way[1]; along += 1 + 3 * random.nextDouble()) {
+                sampled = Math.min(sampled, Crossing.at(under, kerb, along).air());
+            }
+            assertTrue(
+                    sampled >= least.air() - Crossing.TOLERANCE,
+                    "kerb of " + high + ": " + sampled + " under " + least);
+            assertTrue(least.air() > sampled - 12, "and it is met, not feared: " + sampled + ", " + least);
+        }
+    }
+
     /** A wheel rolls on the ground: no point of it is under the ground, and one of it touches. */
     @Test
     void a_wheel_touches_and_goes_nowhere_into_the_ground() {

@@ -71,7 +71,7 @@ class RepeatabilityTest {
     @Test
     void drawn_repeats_give_back_their_scatter() {
         Random random = new Random(42);
-        for (double truth : new double[] {0.4, 0.6, 1.1}) {
+        for (double truth : new double[] {0.4, 0.6, 1.1, 3 * USUAL, 5 * USUAL}) {
             List<List<Reading>> pairs = new ArrayList<>();
             for (int i = 0; i < 400; i++) {
                 double height = 340 + 20 * random.nextDouble();
@@ -101,5 +101,23 @@ class RepeatabilityTest {
         assertEquals(20 * Math.pow(Math.hypot(SCALE, point) / point, 4), freedom, 1e-6);
         double factor = height.estimate().uncertainty().coverageFactor(0.95);
         assertTrue(factor > 2.05 && factor < 2.086, "k " + factor);
+    }
+
+    /** A shop three times as rough as usual, of whose pairs one in twenty is an inch or two off: its scatter is learned, they are not. */
+    @Test
+    void a_rough_shop_learns_its_truth_and_not_its_mistakes() {
+        Random random = new Random(43);
+        double truth = 3 * USUAL;
+        List<List<Reading>> pairs = new ArrayList<>();
+        for (int i = 0; i < 400; i++) {
+            double height = 340 + 20 * random.nextDouble();
+            double slip = i % 20 == 0 ? (1 + random.nextInt(2)) * 25.4 : 0;
+            pairs.add(read(
+                    Math.rint(height + truth * random.nextGaussian()),
+                    Math.rint(height + slip + truth * random.nextGaussian())));
+        }
+        Repeatability.Own own = Repeatability.pooled(pairs).own(Method.HF);
+        assertTrue(own.leftOut() >= 15 && own.leftOut() <= 22, own.leftOut() + " left out of 20 mistakes");
+        assertEquals(truth, own.pooled(), 0.15 * truth);
     }
 }
