@@ -33,7 +33,7 @@ SQL
     { [ "$i" -lt 4 ] && tail -n 5 "$data/db.log" | grep -q "Address already in use"; } || fail "The database ended while starting. See $data/db.log"
     dbport=$((dbport + 1))
   done
-  port_taken "$dbport" || fail "The database did not answer within 30 seconds. See $data/db.log"
+  port_taken "$dbport" || fail "The database did not answer within 90 seconds. See $data/db.log"
   cat >"$data/db.properties" <<TEXT
 spring.datasource.url=jdbc:mariadb://127.0.0.1:$dbport/abbex?connectTimeout=1500&socketTimeout=5000
 spring.datasource.username=abbex
@@ -51,7 +51,7 @@ database_launch() {
     </dev/null >/dev/null 2>&1 9>&- &
   pid=$!
   echo "$pid" >"$data/db.pid"
-  for ((i = 0; i < 600; i++)); do
+  for ((i = 0; i < 1800; i++)); do
     # Whoever else holds the port answers too: it is ours only while our process lives.
     [ -d "/proc/$pid" ] || return 1
     if port_taken "$1"; then return 0; fi

@@ -62,7 +62,7 @@ record DropRequest(
             "limits",
             "before",
             "after");
-    private static final List<String> OF_SHEET = List.of("stage", "floor", "standIn", "arches");
+    private static final List<String> OF_SHEET = List.of("stage", "floor", "standIn", "arches", "state");
     private static final Pattern POINT = Pattern.compile("[\\p{L}\\p{N}][\\p{L}\\p{N} ._-]{0,39}");
     private static final int MOST_POINTS = 20;
     private static final List<String> LIMITS =
@@ -177,7 +177,7 @@ record DropRequest(
                                         readings.add(Reading.of(MeasuringPoint.of(place, way), read))));
             }
             return HeightSheet.of(
-                    SheetState.NOT_TAKEN,
+                    sheet.flatMap(s -> StateRequest.of(s)).orElse(SheetState.NOT_TAKEN),
                     sheet.map(s -> basis(s, usual, reader)).orElse(Basis.USUAL.at(usual)),
                     readings);
         }

@@ -114,7 +114,7 @@ public class ArriveForm {
                 text("plate"),
                 kind,
                 VehicleFacts.Shape.of(
-                        kind, form.choice("shape", VehicleFacts.Shape.values(), VehicleFacts.Shape.HATCH)),
+                        kind, form.choice("shape", VehicleFacts.Shape.values(), VehicleFacts.Shape.usual(kind))),
                 text("name"),
                 form.choice("archFront", Architecture.values(), Architecture.OTHER),
                 form.choice("archRear", Architecture.values(), Architecture.OTHER),

@@ -57,7 +57,12 @@ public record VehicleFacts(
 
         /** The outline asked for, or the usual one of the kind when that one cannot be. */
         static Shape of(VehicleKind kind, Shape asked) {
-            return kind.singleTrack() ? MOTORCYCLE : asked != MOTORCYCLE ? asked : kind.cabAndBed() ? PICKUP : HATCH;
+            return kind.singleTrack() || asked == MOTORCYCLE ? usual(kind) : asked;
+        }
+
+        /** As vehicles of the kind mostly look. */
+        static Shape usual(VehicleKind kind) {
+            return kind.singleTrack() ? MOTORCYCLE : kind.cabAndBed() ? PICKUP : HATCH;
         }
     }
 

@@ -103,6 +103,36 @@ class ComputeDropTest {
         assertTrue(answer.body().contains("LESS_BUT_USUAL"), answer.body());
     }
 
+    /** Other wheels, of which rim and tread tell nothing; another load, of which nothing is as advertised; a pressure that is off. */
+    @Test
+    void the_state_of_a_sheet_counts_as_on_a_page() {
+        String body = """
+                {"unit":"in","advertised":{"front":{"least":"1 1/4"}},
+                 "before":{"HF":{"LF":"15 1/4","RF":"15 1/4"},"RIM":{"LF":"24 1/2","RF":"24 1/2"},
+                           "state":{"wheelSet":"seventeens","load":"%s","pressures":{"LF":"32 psi"}}},
+                 "after":{"HF":{"LF":"14","RF":"14"},"RIM":{"LF":"23 3/4","RF":"23 3/4"},
+                          "state":{"wheelSet":"eighteens","load":"empty","pressures":{"LF":"%s"}}}}
+                """;
+        HttpResponse<String> same = send(body.formatted("empty", "32"));
+        assertEquals(200, same.statusCode(), same.body());
+        assertEquals(
+                "1 1/4 in",
+                json.readTree(same.body()).at("/ends/front/drop/text").asString());
+        assertTrue(same.body().contains("\"AS_PROMISED\""), same.body());
+        HttpResponse<String> loaded = send(body.formatted("two aboard", "26"));
+        assertFalse(loaded.body().contains("\"AS_PROMISED\""), loaded.body());
+        assertTrue(loaded.body().contains("STATE_PRESSURE"), loaded.body());
+        HttpResponse<String> wrong = send(body.formatted("empty", "soft"));
+        assertEquals(400, wrong.statusCode());
+        assertEquals(
+                "after.state.pressures.LF",
+                json.readTree(wrong.body()).get("field").asString());
+        assertEquals(
+                400,
+                send(body.replace("wheelSet", "wheels").formatted("empty", "32"))
+                        .statusCode());
+    }
+
     @Test
     void signs_in_with_every_request() {
         HttpResponse<String> stranger = send(EXAMPLE, "application/json", null);
@@ -120,12 +150,12 @@ class ComputeDropTest {
                     400 | {"before":{"HF":{"LF":"26,5"}}} | before.HF.LF | 26.5
                     400 | {"before":{"HF":{"LF":14}}} | before.HF.LF | "25 7/16"
                     400 | {"before":{"HF":{"XX":"14"}}} | before.HF.XX | LF, RF, RR, LR
-                    400 | {"before":{"ZZ":{}}} | before.ZZ | GF, HF, RIM, FG, TG, stage, floor, standIn, arches
+                    400 | {"before":{"ZZ":{}}} | before.ZZ | GF, HF, RIM, FG, TG, stage, floor, standIn, arches, state
                     400 | {"colour":"red"} | colour | unit, graduation, kind, wheelbase, frameBase, headAngle, points, advertised, limits, before, after
                     400 | {"unit":"furlong"} | unit | in
                     400 | {"graduation":"1/3"} | graduation | 1/16 in
                     400 | {"kind":"boat"} | kind | car
-                    400 | {"kind":"motorcycle","before":{"HF":{"LF":"14"}}} | before.HF | AX, FT, SEAT, FR, BODY, FREE, RIDER, stage, floor, standIn, arches
+                    400 | {"kind":"motorcycle","before":{"HF":{"LF":"14"}}} | before.HF | AX, FT, SEAT, FR, BODY, FREE, RIDER, stage, floor, standIn, arches, state
                     400 | {"kind":"motorcycle","before":{"AX":{"LF":"14"}}} | before.AX.LF | front, rear
                     400 | {"kind":"motorcycle","before":{"FT":{"front":"-1"}}} | before.FT.front | 1
                     400 | {"headAngle":"steep","before":{"HF":{"LF":"14"}}} | headAngle | 24.5

@@ -52,6 +52,25 @@ class ArriveTest {
         assertEquals(1, count("select count(*) from sheet where job_id = :v", job));
     }
 
+    /** Nobody chose an outline: a truck is drawn as a truck, and who chooses another has it. */
+    @Test
+    void the_kind_sets_the_outline_until_somebody_chooses() {
+        String truck = "AR " + fresh().substring(0, 6);
+        receive(fresh(), truck, "kind", "TRUCK", "shape", "");
+        assertEquals(
+                1,
+                count(
+                        "select count(*) from vehicle where plate_key = :v and shape = 'PICKUP'",
+                        VehicleFacts.plateKey(truck)));
+        String low = "AR " + fresh().substring(0, 6);
+        receive(fresh(), low, "kind", "CAR", "shape", "COUPE");
+        assertEquals(
+                1,
+                count(
+                        "select count(*) from vehicle where plate_key = :v and shape = 'COUPE'",
+                        VehicleFacts.plateKey(low)));
+    }
+
     @Test
     void a_known_plate_is_the_known_vehicle_and_forgets_nothing() {
         String plate = "AR " + fresh().substring(0, 6);
