@@ -359,4 +359,32 @@ class AxlesTest {
                 Advertised.NOTHING);
         assertTrue(unknown.corners().get(Corner.LF).gap().after().isEmpty());
     }
+
+    /** A truck built four in down at the rear stands lower than trucks do; nothing of it was read in the wrong column. */
+    @Test
+    void what_is_built_low_is_in_no_wrong_column() {
+        Vehicle truck = Vehicle.of(VehicleKind.TRUCK);
+        Length low = Method.GF.usualFrom(VehicleKind.TRUCK);
+        String was = Sheets.tape(low.mm() + 25.4);
+        String is = Sheets.tape(low.mm() - 3 * 25.4);
+        DropSheet built = compare(
+                truck,
+                sheet().with(Method.GF, "", "", was, was),
+                sheet().with(Method.GF, "", "", is, is),
+                Advertised.NOTHING);
+        assertFalse(
+                codes(built).contains("WRONG_COLUMN") || codes(built).contains("UNUSUAL_HEIGHT"),
+                codes(built).toString());
+        // Read for the first time as low as that it is asked about, and so is what came down by a foot.
+        String far = Sheets.tape(low.mm() - 9 * 25.4);
+        assertTrue(codes(compare(truck, sheet().with(Method.GF, "", "", is, is), sheet(), Advertised.NOTHING)).stream()
+                .anyMatch(code -> code.equals("WRONG_COLUMN") || code.equals("UNUSUAL_HEIGHT")));
+        assertTrue(codes(compare(
+                        truck,
+                        sheet().with(Method.GF, "", "", was, was),
+                        sheet().with(Method.GF, "", "", far, far),
+                        Advertised.NOTHING))
+                .stream()
+                .anyMatch(code -> code.equals("WRONG_COLUMN") || code.equals("UNUSUAL_HEIGHT")));
+    }
 }
