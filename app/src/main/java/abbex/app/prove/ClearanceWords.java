@@ -74,16 +74,18 @@ class ClearanceWords {
         Verdict verdict = judged.verdict();
         CornerCase.Known known = judged.known();
         GapReading probe = known.probed().probe();
-        String word =
-                words.say("verdict." + verdict.word()) + (verdict.mayTouch() ? ", " + words.say("verdict.may") : "");
+        boolean onlyIf = corner.onlyIf(verdict);
+        String word = onlyIf
+                ? words.say("verdict.if", reader, "bump", CornerPages.plain(bump(corner)))
+                : words.say("verdict." + verdict.word()) + (verdict.mayTouch() ? ", " + words.say("verdict.may") : "");
         Sweep.Least least = verdict.least();
         return new CornerPage.Spot(
                 known.id().toString(),
                 known.mark(),
                 name(probe),
-                mark(verdict.word()),
+                onlyIf ? "open" : mark(verdict.word()),
                 word,
-                length(least.gap(), reader),
+                length(least.gap(), reader) + " ± " + length(2 * verdict.standard(), reader),
                 length(verdict.needed(), reader),
                 probe.place().carrier() == ProbePlace.Carrier.KNUCKLE
                         ? words.say("pose.always")
@@ -95,6 +97,11 @@ class ClearanceWords {
                         least.at().bump(),
                         Math.toDegrees(least.at().steer()),
                         Math.toDegrees(least.at().roll())));
+    }
+
+    /** How far the wheel goes up with the stop crushed, mm. */
+    static double bump(CornerCase corner) {
+        return Math.rint(corner.plan().of(SweepField.STOP) + corner.plan().of(SweepField.CRUSH));
     }
 
     private String taken(CornerCase.Known known, GapReading probe, Reader reader) {

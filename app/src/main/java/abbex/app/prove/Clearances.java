@@ -9,6 +9,7 @@ import abbex.core.clearance.ClearanceFinding;
 import abbex.core.clearance.Eye;
 import abbex.core.clearance.ProbePlace;
 import abbex.core.figure.Finding;
+import abbex.core.units.Length;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.WheelPlace;
 import java.math.BigDecimal;
@@ -73,6 +74,10 @@ public class Clearances {
                     .forEach(j -> j.verdict()
                             .finding(corner.corner(), j.known().probed().probe().clock())
                             .ifPresent(findings::add));
+            if (corner.judged().stream().anyMatch(j -> corner.onlyIf(j.verdict()))) {
+                findings.add(new ClearanceFinding.BumpGuessed(
+                        corner.corner(), Length.ofRoundedMm(ClearanceWords.bump(corner))));
+            }
         }
         for (WheelPlace wheel : job.vehicle().kind().wheelPlaces()) {
             List<ProbePlace> missing = known.stream()

@@ -7,6 +7,7 @@ import abbex.core.clearance.Eye;
 import abbex.core.clearance.GapReading;
 import abbex.core.clearance.LocatedGap;
 import abbex.core.clearance.Needed;
+import abbex.core.clearance.ProbePlace;
 import abbex.core.clearance.Remedies;
 import abbex.core.clearance.Remedy;
 import abbex.core.clearance.RoadTest;
@@ -28,6 +29,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param known places, in the order they were found
  * @param planned wheel and tyre that are to clear
+ * @param guessed nobody said how far the corners of the end go: the range is the usual one
  * @param drive the newest road test
  * @param needed how much air the shop asks for
  * @param standing how low the vehicle stands and is planned, which its sheets and the plan tell
@@ -37,6 +39,7 @@ record CornerCase(
         List<Known> known,
         Fitment planned,
         SweepPlan plan,
+        boolean guessed,
         List<SweepPlans.Taken> taken,
         Optional<Drive> drive,
         Needed needed,
@@ -72,6 +75,13 @@ record CornerCase(
     /** A place and what became of it. */
     record Judged(Known known, Verdict verdict) {}
 
+    /** Clear, but only within a range that nobody measured: what goes with the wheel is clear in any. */
+    boolean onlyIf(Verdict verdict) {
+        return guessed
+                && verdict.word() == Verdict.Word.CLEAR
+                && verdict.place().carrier() != ProbePlace.Carrier.KNUCKLE;
+    }
+
     CornerCase {
         known = List.copyOf(known);
         taken = List.copyOf(taken);
@@ -82,6 +92,7 @@ record CornerCase(
             List<MeasuredGap> probes,
             Fitment planned,
             SweepPlan plan,
+            boolean guessed,
             List<SweepPlans.Taken> taken,
             Optional<Drive> drive,
             Needed needed,
@@ -115,7 +126,7 @@ record CornerCase(
                     read.map(RoadTest.Mark::probed).orElseGet(() -> touching(mark, at(drive), corner, standing));
             known.add(new Known(mark.id(), at, "", mark.by(), at(drive).at(), read, false));
         }
-        return new CornerCase(corner, known, planned, plan, taken, drive, needed, standing, new Follows());
+        return new CornerCase(corner, known, planned, plan, guessed, taken, drive, needed, standing, new Follows());
     }
 
     private static Drive at(Optional<Drive> drive) {

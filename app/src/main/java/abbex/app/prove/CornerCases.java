@@ -85,6 +85,7 @@ class CornerCases {
                         .toList(),
                 planned,
                 plan(job, corner.end()),
+                plans.of(job.shop(), job.vehicle().id(), corner.end()).isEmpty(),
                 plans.taken(job.shop(), job.vehicle().id(), corner),
                 drives.newest(job.shop(), job.vehicle().id()),
                 gaps.of(job.shop()),

@@ -205,7 +205,9 @@ class WordsTest {
             ProbePlace part = ProbePlace.values()[random.nextInt(ProbePlace.values().length)];
             Corner corner = Corner.values()[random.nextInt(4)];
             List<Finding> found = new ArrayList<>(List.of(
-                    new ClearanceFinding.NotProbed(corner, List.of(part)), new ClearanceFinding.ClearanceUnknown()));
+                    new ClearanceFinding.NotProbed(corner, List.of(part)),
+                    new ClearanceFinding.BumpGuessed(corner, Length.ofMm(70)),
+                    new ClearanceFinding.ClearanceUnknown()));
             new Verdict(part, new Sweep.Least(20 * random.nextDouble() - 5, new Pose(0, 0, 0)), 1.5, 6)
                     .finding(corner, random.nextInt(24) / 2.0)
                     .ifPresent(found::add);

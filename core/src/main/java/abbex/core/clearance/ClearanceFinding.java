@@ -33,6 +33,9 @@ public sealed interface ClearanceFinding extends Finding {
     /** Parts that every corner of the kind has and that were not measured there. */
     record NotProbed(WheelPlace place, List<ProbePlace> parts) implements ClearanceFinding, Note, Open {}
 
+    /** What clears there does so within a bump that is usual, not within the one that this vehicle has. */
+    record BumpGuessed(WheelPlace place, Length bump) implements ClearanceFinding, Note, Open {}
+
     /** No gap was measured at any wheel. */
     record ClearanceUnknown() implements ClearanceFinding, Note, Open {
         @Override

@@ -30,6 +30,9 @@ public record ClearanceModel(
     /** The same where it is the very tyre that was measured from. */
     private static final double SAME_TYRE = 0.3;
 
+    /** How well an hour of the wheel is told, one standard deviation in hours (ours: half an hour is easily said wrong). */
+    private static final double HOUR = 0.25;
+
     /**
      * A probed point.
      *
@@ -59,10 +62,51 @@ public record ClearanceModel(
             ProbePlace place = p.probe().place();
             double tyre = p.from().tyre().equals(planned.tyre()) ? SAME_TYRE : TYRE;
             TyreBody.Face face = p.probe().face();
-            obstacles.add(new Obstacle(
-                    place, p.at(lowered), Math.hypot(p.standard(), tyre), place.upright() && face.sidewall()));
+            double read = Math.hypot(p.standard(), tyre);
+            obstacles.add(new Obstacle(place, p.at(lowered), read, place.upright() && face.sidewall()));
         }
-        return new ClearanceModel(obstacles, planned, worn, motion, Needed.USUAL);
+        ClearanceModel read = new ClearanceModel(obstacles, planned, worn, motion, Needed.USUAL);
+        return new ClearanceModel(obstacles.stream().map(read::placed).toList(), planned, worn, motion, Needed.USUAL);
+    }
+
+    /**
+     * The same with what the hour and the steering axis leave open: each moved by a standard deviation either way, the least gap
+     * sought again, the greater change counted. Remedies keep it.
+     */
+    private Obstacle placed(Obstacle o) {
+        if (o.place().carrier() == ProbePlace.Carrier.KNUCKLE) {
+            return o;
+        }
+        TyreBody tyre = body();
+        double gap = Sweep.run(tyre, o.point(), o.place().carrier(), motion).gap();
+        double hour = 0;
+        double axis = 0;
+        for (int side = -1; side <= 1; side += 2) {
+            double[] turned = turned(o.point(), side * HOUR);
+            hour = Math.max(
+                    hour,
+                    Math.abs(gap
+                            - Sweep.run(tyre, turned, o.place().carrier(), motion)
+                                    .gap()));
+            if (motion.range().left() + motion.range().right() > 0) {
+                Motion other = motion.steeredAbout(side * motion.axisStandard());
+                axis = Math.max(
+                        axis,
+                        Math.abs(gap
+                                - Sweep.run(tyre, o.point(), o.place().carrier(), other)
+                                        .gap()));
+            }
+        }
+        double standard = Math.sqrt(o.standard() * o.standard() + hour * hour + axis * axis);
+        return new Obstacle(o.place(), o.point(), standard, o.upright());
+    }
+
+    /** So many hours on about the wheel's axis, as seen from outside. */
+    private static double[] turned(double[] point, double hours) {
+        double angle = Math.toRadians(30 * hours);
+        double c = Math.cos(angle);
+        double s = Math.sin(angle);
+        return new double[] {point[0] * c + point[2] * s, point[1], point[2] * c - point[0] * s};
     }
 
     /** The same with other air needed. */

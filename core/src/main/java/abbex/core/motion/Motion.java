@@ -25,6 +25,12 @@ public interface Motion {
      */
     Motion raised(double by);
 
+    /** The same with the steering axis so much further inboard, mm; the same where nothing steers. */
+    Motion steeredAbout(double further);
+
+    /** One standard deviation of where the steering axis lies, mm: wide while it was not measured. */
+    double axisStandard();
+
     /** How the wheel stands at a pose; {@link #toWheel} carries its centre to the origin and its axis to y. */
     WheelPose at(Pose pose);
 

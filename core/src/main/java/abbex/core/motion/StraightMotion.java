@@ -16,6 +16,12 @@ public record StraightMotion(Range range, double camber, double camberPerMm, dou
     /** How far inboard of the hub's face a wheel turns about, until somebody says better (ours). */
     public static final double USUAL_AXIS = 60;
 
+    /** How far axes lie from the usual one (from 0 to 120 mm on cars that are made, common practice), one standard deviation in mm. */
+    private static final double GUESSED = 30;
+
+    /** How well one is measured (ours). */
+    private static final double MEASURED = 5;
+
     /** Upright at ride height, no steer from bump. */
     public StraightMotion(Range range, double camberPerMm, double axis) {
         this(range, 0, camberPerMm, 0, axis);
@@ -35,6 +41,16 @@ public record StraightMotion(Range range, double camber, double camberPerMm, dou
     @Override
     public StraightMotion raised(double by) {
         return new StraightMotion(range.raised(by), camber - camberPerMm * by, camberPerMm, steerPerMm, axis);
+    }
+
+    @Override
+    public StraightMotion steeredAbout(double further) {
+        return new StraightMotion(range, camber, camberPerMm, steerPerMm, axis + further);
+    }
+
+    @Override
+    public double axisStandard() {
+        return axis == USUAL_AXIS ? GUESSED : MEASURED;
     }
 
     @Override

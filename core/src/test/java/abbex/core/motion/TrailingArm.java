@@ -41,6 +41,16 @@ public record TrailingArm(Range range, double arm, double camber, double axis) i
     }
 
     @Override
+    public Motion steeredAbout(double further) {
+        return new TrailingArm(range, arm, camber, axis + further);
+    }
+
+    @Override
+    public double axisStandard() {
+        return 5;
+    }
+
+    @Override
     public WheelPose at(Pose pose) {
         WheelPose one = straight().at(pose);
         return new WheelPose(one.ahead() + ahead(pose.bump()), one.outboard(), one.up(), one.steer(), one.camber());
