@@ -32,10 +32,12 @@ import abbex.core.vehicle.Places;
 import abbex.core.vehicle.Seat;
 import abbex.core.verdict.Found;
 import abbex.core.verdict.JobVerdict;
+import abbex.core.verdict.Station;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -69,6 +71,7 @@ public record SheetView(
         GroundPage ground,
         List<Words.Said> says,
         First first,
+        List<Looked> stations,
         List<Answered> answered,
         boolean settles,
         boolean complete) {
@@ -88,6 +91,9 @@ public record SheetView(
 
     /** The sheet's first line: the judgement of the whole stay. */
     public record First(String mark, String word, String text) {}
+
+    /** How a station stands, in a word: what the customer reads. */
+    public record Looked(String station, String mark, String word) {}
 
     /** Something that was still found when the sheet left, and how somebody answered for it. */
     public record Answered(String what, String answer) {}
@@ -145,11 +151,17 @@ public record SheetView(
                                 .toList(),
                         reader),
                 make.first(parts.verdict(), parts.answers()),
+                make.stations(parts.verdict()),
                 make.answered(parts.verdict(), parts.answers()),
                 sheets.newest().filter(s -> s.stage() == Stage.SETTLED).isEmpty(),
                 !drops.points().isEmpty()
                         || drops.corners().values().stream()
                                 .anyMatch(c -> !c.byMethod().isEmpty()));
+    }
+
+    /** A sheet has heights, whatever more could be read of them. */
+    private static boolean maybeUnseen(Station station) {
+        return station != Station.HEIGHTS;
     }
 
     /** Forms the texts of one sheet for one reader. */
@@ -159,8 +171,9 @@ public record SheetView(
         First first(JobVerdict verdict, Map<String, Handovers.Given> answers) {
             List<Found> asked = verdict.toAnswer();
             if (asked.isEmpty()) {
-                List<String> open = verdict.open().keySet().stream()
-                        .map(station -> words.say("station." + station))
+                List<String> open = stations(verdict).stream()
+                        .filter(looked -> looked.mark().equals("open"))
+                        .map(looked -> Words.small(looked.station()))
                         .toList();
                 return open.isEmpty()
                         ? new First("clear", words.say("severity.CLEAR"), words.say("verdict.clear"))
@@ -182,6 +195,24 @@ public record SheetView(
                     worst.word(),
                     Numerals.html(
                             words.say("verdict." + worst.mark(), reader, "worst", worst.title()) + more + answered));
+        }
+
+        List<Looked> stations(JobVerdict verdict) {
+            return Stream.of(Station.values())
+                    .map(station -> {
+                        String mark = verdict.worst(station)
+                                .map(worst -> worst.toAnswer()
+                                        ? words.finding(worst.finding(), reader).mark()
+                                        : maybeUnseen(station) && verdict.open().containsKey(station)
+                                                ? "open"
+                                                : "clear")
+                                .orElse(maybeUnseen(station) ? "open" : "clear");
+                        return new Looked(
+                                Words.capital(words.say("station." + station)),
+                                mark,
+                                words.say("severity." + mark.toUpperCase(Locale.ROOT)));
+                    })
+                    .toList();
         }
 
         List<Answered> answered(JobVerdict verdict, Map<String, Handovers.Given> answers) {

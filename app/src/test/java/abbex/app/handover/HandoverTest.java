@@ -7,6 +7,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import abbex.app.facts.Fact;
 import abbex.app.facts.Facts;
+import abbex.app.page.Words;
 import abbex.app.support.Jobs;
 import abbex.app.support.Said;
 import abbex.app.support.Shop;
@@ -182,6 +183,16 @@ class HandoverTest {
             assertTrue(text.contains(Said.part("sheet.version.by")), text);
             assertFalse(text.contains(Said.part("reason.source")), "the workings stay on the page");
             assertFalse(text.contains("#") && text.contains("\uFFFD"), text);
+            // The customer's page: drops, what was looked at, what to watch. Readings and doubts begin on the shop's.
+            PDFTextStripper first = new PDFTextStripper();
+            first.setEndPage(1);
+            String customer = first.getText(document).replaceAll("\\s+", " ");
+            assertTrue(customer.contains(Said.part("sheet.caution")), customer);
+            assertTrue(customer.contains(Words.capital(Said.by("station.CLEARANCE"))), customer);
+            assertFalse(customer.contains("14 ³⁄₈") || customer.contains("14\u202f³⁄₈"), customer);
+            assertFalse(customer.contains(Said.part("finding.NO_FRAME.title")), customer);
+            assertTrue(text.contains(Said.part("finding.NO_FRAME.title")), text);
+            assertTrue(customer.contains(Said.part("sheet.uncertainty").substring(0, 40)), customer);
         }
     }
 
