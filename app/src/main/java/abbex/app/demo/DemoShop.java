@@ -205,7 +205,11 @@ class DemoShop implements FirstShop {
                         p.gap(),
                         now,
                         arrivedOn)));
-        underneath(by, job, story);
+        // What was driven after the hand-over was not known then.
+        boolean later = story.handedOver && story.drive != null;
+        if (!later) {
+            underneath(by, job, story);
+        }
         if (!story.after.isEmpty()) {
             sheets.open(by, job.id(), Stage.FIRST_SET_DOWN, arrived.plus(Duration.ofMinutes(140)));
             read(by, job, story.after, story.stateAfter, arrived.plus(Duration.ofMinutes(142)));
@@ -219,6 +223,9 @@ class DemoShop implements FirstShop {
             LocalDate due = jobs.today(by.likes().zone()).plusDays(Objects.requireNonNull(story.dueInDays));
             Job.Place place = story.dueInDays == 0 ? Job.Place.GONE : Job.Place.OUT;
             jobs.move(shop, job.id(), new Job.Where(place, ""), by.id(), due, java.util.Optional.empty());
+        }
+        if (later) {
+            underneath(by, job, story);
         }
     }
 
