@@ -32,12 +32,10 @@ import abbex.core.vehicle.Places;
 import abbex.core.vehicle.Seat;
 import abbex.core.verdict.Found;
 import abbex.core.verdict.JobVerdict;
-import abbex.core.verdict.Station;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -47,6 +45,7 @@ import org.jspecify.annotations.Nullable;
 /**
  * The drop sheet as one page shows it; every text is safe for a page.
  *
+ * @param verdict the judgement of the whole stay
  * @param settles true as long as it was not measured settled
  * @param complete true when there is something to hand over
  */
@@ -70,9 +69,7 @@ public record SheetView(
         String alike,
         GroundPage ground,
         List<Words.Said> says,
-        First first,
-        List<Looked> stations,
-        List<Answered> answered,
+        SheetVerdict verdict,
         boolean settles,
         boolean complete) {
 
@@ -88,15 +85,6 @@ public record SheetView(
             GroundPage ground,
             JobVerdict verdict,
             Map<String, Handovers.Given> answers) {}
-
-    /** The sheet's first line: the judgement of the whole stay. */
-    public record First(String mark, String word, String text) {}
-
-    /** How a station stands, in a word: what the customer reads. */
-    public record Looked(String station, String mark, String word) {}
-
-    /** Something that was still found when the sheet left, and how somebody answered for it. */
-    public record Answered(String what, String answer) {}
 
     /** A sheet's stage, time and state. */
     public record Line(String stage, String when, String state) {}
@@ -150,88 +138,16 @@ public record SheetView(
                                 .distinct()
                                 .toList(),
                         reader),
-                make.first(parts.verdict(), parts.answers()),
-                make.stations(parts.verdict()),
-                make.answered(parts.verdict(), parts.answers()),
+                SheetVerdict.of(parts.verdict(), parts.answers(), reader, words),
                 sheets.newest().filter(s -> s.stage() == Stage.SETTLED).isEmpty(),
                 !drops.points().isEmpty()
                         || drops.corners().values().stream()
                                 .anyMatch(c -> !c.byMethod().isEmpty()));
     }
 
-    /** A sheet has heights, whatever more could be read of them. */
-    private static boolean maybeUnseen(Station station) {
-        return station != Station.HEIGHTS;
-    }
-
     /** Forms the texts of one sheet for one reader. */
     private record Maker(
             Reader reader, Words words, Assessment judged, DropSheet drops, VehicleFacts.FramePoints points) {
-        /** A stop is said before anything else, and nothing is called in order that was not looked at. */
-        First first(JobVerdict verdict, Map<String, Handovers.Given> answers) {
-            List<Found> asked = verdict.toAnswer();
-            if (asked.isEmpty()) {
-                List<String> open = stations(verdict).stream()
-                        .filter(looked -> looked.mark().equals("open"))
-                        .map(looked -> Words.small(looked.station()))
-                        .toList();
-                return open.isEmpty()
-                        ? new First("clear", words.say("severity.CLEAR"), words.say("verdict.clear"))
-                        : new First(
-                                "open",
-                                words.say("severity.OPEN"),
-                                words.say("verdict.open", reader, "stations", words.list(open, reader)));
-            }
-            Words.Said worst = words.finding(asked.get(0).finding(), reader);
-            String more = asked.size() == 1
-                    ? ""
-                    : " "
-                            + (asked.size() == 2
-                                    ? words.say("verdict.more.one")
-                                    : words.say("verdict.more", reader, "many", Integer.toString(asked.size() - 1)));
-            String answered = answers.isEmpty() ? "" : " " + words.say("verdict.answered");
-            return new First(
-                    worst.mark(),
-                    worst.word(),
-                    Numerals.html(
-                            words.say("verdict." + worst.mark(), reader, "worst", worst.title()) + more + answered));
-        }
-
-        List<Looked> stations(JobVerdict verdict) {
-            return Stream.of(Station.values())
-                    .map(station -> {
-                        String mark = verdict.worst(station)
-                                .map(worst -> worst.toAnswer()
-                                        ? words.finding(worst.finding(), reader).mark()
-                                        : maybeUnseen(station) && verdict.open().containsKey(station)
-                                                ? "open"
-                                                : "clear")
-                                .orElse(maybeUnseen(station) ? "open" : "clear");
-                        return new Looked(
-                                Words.capital(words.say("station." + station)),
-                                mark,
-                                words.say("severity." + mark.toUpperCase(Locale.ROOT)));
-                    })
-                    .toList();
-        }
-
-        List<Answered> answered(JobVerdict verdict, Map<String, Handovers.Given> answers) {
-            return verdict.toAnswer().stream()
-                    .flatMap(found -> Optional.ofNullable(answers.get(found.key()))
-                            .map(given -> new Answered(
-                                    words.finding(found.finding(), reader).titleHtml(), answer(given)))
-                            .stream())
-                    .toList();
-        }
-
-        private String answer(Handovers.Given given) {
-            String said = words.say("answer." + given.answer());
-            return Numerals.html(
-                    given.reason().isEmpty()
-                            ? said
-                            : words.say("answer.given", reader, "answer", said, "reason", given.reason()));
-        }
-
         /** As the box says it, not as it comes out in the reader's unit. */
         String promised(Job job) {
             return job.promises().entrySet().stream()
