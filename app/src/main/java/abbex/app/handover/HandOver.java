@@ -175,7 +175,7 @@ public class HandOver {
                 : Optional.of(versions.get(versions.size() - 1)).filter(v -> !v.printed());
     }
 
-    /** Takes the newest version back: the vehicle stands again where it stood. */
+    /** Takes the newest version back: a vehicle that left with it stands again where it stood. */
     @Transactional
     public void takeBack(Person by, Job job, int number) {
         revocable(handovers.of(by.shop(), job.id()))
@@ -184,7 +184,8 @@ public class HandOver {
                     withdrawals.add(by, job.vehicle().id(), version.id());
                     audit.add(by, Audit.What.HAND_OVER_UNDONE, job.vehicle().plate() + " · " + number);
                     Handovers.Before before = version.before();
-                    if (before != null) {
+                    Job.Place here = job.where().place();
+                    if (before != null && (here == Job.Place.OUT || here == Job.Place.GONE)) {
                         jobs.move(by.shop(), job.id(), before.where(), before.holder(), before.due(), Optional.empty());
                     }
                 });

@@ -26,8 +26,9 @@ class ScriptController {
     private static final String OURS = "script.";
 
     /** In the order in which they build on each other: what is said later wins. */
-    private static final List<String> STYLES =
-            List.of("base", "frame", "floor", "forms", "walk", "sheet", "hands", "tape", "wheels", "corner", "ground");
+    private static final List<String> STYLES = List.of(
+            "base", "frame", "floor", "forms", "walk", "sheet", "verdict", "hands", "tape", "wheels", "corner",
+            "ground");
 
     private final String module;
     private final String styles;

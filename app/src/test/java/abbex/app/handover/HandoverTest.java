@@ -122,6 +122,29 @@ class HandoverTest {
         assertTrue(floor.indexOf("HO " + job.substring(0, 8)) > floor.indexOf(Said.by("board.done")));
     }
 
+    /** Undone at once it stands where it stood; one that is back in another bay by then stays there. */
+    @Test
+    void a_hand_over_that_is_undone_puts_back_only_what_left_with_it() {
+        String job = measured();
+        orla.post("/jobs/" + job + "/move", "place", "BAY", "bay", "Bay 8");
+        orla.post("/jobs/" + job + "/hand-over");
+        orla.post("/jobs/" + job + "/hand-over/undo", "version", "1");
+        assertEquals("Bay 8", bay(job));
+        assertEquals(404, orla.get("/jobs/" + job + "/sheet?version=1").statusCode());
+        orla.post("/jobs/" + job + "/hand-over");
+        orla.post("/jobs/" + job + "/move", "place", "BAY", "bay", "Bay 9");
+        orla.post("/jobs/" + job + "/hand-over/undo", "version", "2");
+        assertEquals("Bay 9", bay(job));
+    }
+
+    private static String bay(String job) {
+        return Shop.bean(org.springframework.jdbc.core.simple.JdbcClient.class)
+                .sql("select bay from job where id = :job and place = 'BAY'")
+                .param("job", job)
+                .query(String.class)
+                .single();
+    }
+
     private static String paper(String page) {
         int at = page.indexOf("<article class=\"paper\"");
         assertTrue(at > 0);
