@@ -45,6 +45,7 @@ class AxeTest {
                     "/jobs/" + half + "/measure",
                     "/jobs/" + whole + "/measure",
                     "/jobs/" + whole + "/sheet",
+                    "/jobs/" + twin + "/hand-over",
                     "/jobs/" + half + "/fitment",
                     "/jobs/" + half + "/prove?corner=LF&bump=50&steer=-20",
                     "/jobs/" + Jobs.id("LE 3-275") + "/prove/road",
