@@ -37,6 +37,7 @@ class TapeTest {
         page.locator("#name").fill("test hatch");
         page.keyboard().press("Enter");
         assertThat(page.locator("#tape-toggle")).isVisible();
+        assertThat(page.locator("html")).hasAttribute("data-kept", "true");
     }
 
     private void tap(Locator target) {
@@ -240,6 +241,8 @@ class TapeTest {
         receive(Screen.desk(), "orla");
         page.keyboard().type("14 1/16");
         page.keyboard().press("Enter");
+        // Who reads aloud sees first that the first arch is taken.
+        assertThat(page.locator("#arch-LF.taken")).isVisible();
         page.keyboard().press("Alt+r");
         Locator panel = page.locator("#tape.aloud");
         assertThat(panel).isVisible();
