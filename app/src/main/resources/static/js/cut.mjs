@@ -37,7 +37,7 @@ function set(name, value) {
 
 /** Dragging: a mm of the drawing is a mm of bump; across, two of them are a degree. */
 function drag(down) {
-  // The drawing is taken anew while it is dragged, so the finger is on what holds it: a touch on what goes loses its end.
+  // The drawing is replaced while it is dragged, so the finger is on what holds it: a touch on what goes loses its end.
   const svg = cut.querySelector('.cutsvg, .stancesvg');
   const box = svg.getBoundingClientRect();
   if (down.button || down.clientY < box.top || down.clientY > box.bottom) return;

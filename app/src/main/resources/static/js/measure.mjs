@@ -8,7 +8,7 @@ import { tape } from './tape.mjs';
 import { firstWrong } from './wrong.mjs';
 
 const inputs = () => [...document.querySelectorAll('.spot .reading')];
-/** Nobody has read here yet. */
+/** No reading here yet. */
 const open = (input) => input.value === '' && !input.closest('.arch').classList.contains('taken');
 /** What tells a reading of the page from the others: place and method. */
 const spot = (form) => form.elements.method.value + ':' + form.elements.corner.value;
@@ -57,7 +57,7 @@ export function walk() {
     }
     onward(input);
   }
-  // A tap elsewhere sends as well: nobody has to hunt for a button.
+  // A tap elsewhere sends as well: no button has to be found.
   area.addEventListener('change', (e) => {
     const form = e.target.form;
     if (e.target.matches('.reading') && e.target.value.trim() === '' && e.target.dataset.kept) {

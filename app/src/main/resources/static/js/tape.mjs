@@ -32,7 +32,7 @@ export function tape({ area, take, undo }) {
     status.textContent = text;
   };
 
-  /** Below nought, past the mark is further down: what lies right of it on the tape is written with a minus. */
+  /** Below zero, past the mark is further down: what lies right of it on the tape is written with a minus. */
   function written(side) {
     const below = at.mark !== null && at.whole * marks + at.mark < 0;
     return below && side ? (side === '+' ? '-' : '+') : side;
