@@ -8,7 +8,6 @@ import abbex.core.wheels.Fitment;
 import abbex.core.wheels.TyreSize;
 import abbex.core.wheels.Wheel;
 import java.math.BigDecimal;
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.function.UnaryOperator;
@@ -24,25 +23,19 @@ import java.util.function.UnaryOperator;
  */
 public record ClearanceModel(
         List<Obstacle> obstacles, Fitment planned, TyreBody.Worn worn, Motion motion, Needed needed) {
-    /** How far the planned tyre may differ from its nominal size, one standard deviation in mm (common practice). */
-    private static final double TYRE = 1.5;
-
-    /** The same where it is the very tyre that was measured from. */
-    private static final double SAME_TYRE = 0.3;
-
-    /** How well an hour of the wheel is told, one standard deviation in hours (ours: half an hour is easily said wrong). */
-    private static final double HOUR = 0.25;
+    /** So much further is the bump tried that nobody measured: what it takes nothing from clears whatever it is, mm (ours). */
+    private static final double MORE_BUMP = 60;
 
     /**
      * A probed point.
      *
      * @param point in the corner's axes at the planned ride height
-     * @param standard standard uncertainty of gaps to it, in mm
+     * @param doubt of gaps to it; remedies keep it
      * @param upright it was read at the wheel's side and goes on past it, so that it is at the rim as well
      */
-    public record Obstacle(ProbePlace place, double[] point, double standard, boolean upright) {
+    public record Obstacle(ProbePlace place, double[] point, Doubt doubt, boolean upright) {
         private Obstacle moved(double x, double y, double z) {
-            return new Obstacle(place, new double[] {point[0] + x, point[1] + y, point[2] + z}, standard, upright);
+            return new Obstacle(place, new double[] {point[0] + x, point[1] + y, point[2] + z}, doubt, upright);
         }
     }
 
@@ -57,56 +50,16 @@ public record ClearanceModel(
      */
     public static ClearanceModel of(
             List<LocatedGap> probed, Fitment planned, TyreBody.Worn worn, double lowered, Motion motion) {
-        List<Obstacle> obstacles = new ArrayList<>();
-        for (LocatedGap p : probed) {
-            ProbePlace place = p.probe().place();
-            double tyre = p.from().tyre().equals(planned.tyre()) ? SAME_TYRE : TYRE;
-            TyreBody.Face face = p.probe().face();
-            double read = Math.hypot(p.standard(), tyre);
-            obstacles.add(new Obstacle(place, p.at(lowered), read, place.upright() && face.sidewall()));
-        }
-        ClearanceModel read = new ClearanceModel(obstacles, planned, worn, motion, Needed.USUAL);
-        return new ClearanceModel(obstacles.stream().map(read::placed).toList(), planned, worn, motion, Needed.USUAL);
-    }
-
-    /**
-     * The same with what the hour and the steering axis leave open: each moved by a standard deviation either way, the least gap
-     * sought again, the greater change counted. Remedies keep it.
-     */
-    private Obstacle placed(Obstacle o) {
-        if (o.place().carrier() == ProbePlace.Carrier.KNUCKLE) {
-            return o;
-        }
-        TyreBody tyre = body();
-        double gap = Sweep.run(tyre, o.point(), o.place().carrier(), motion).gap();
-        double hour = 0;
-        double axis = 0;
-        for (int side = -1; side <= 1; side += 2) {
-            double[] turned = turned(o.point(), side * HOUR);
-            hour = Math.max(
-                    hour,
-                    Math.abs(gap
-                            - Sweep.run(tyre, turned, o.place().carrier(), motion)
-                                    .gap()));
-            if (motion.range().left() + motion.range().right() > 0) {
-                Motion other = motion.steeredAbout(side * motion.axisStandard());
-                axis = Math.max(
-                        axis,
-                        Math.abs(gap
-                                - Sweep.run(tyre, o.point(), o.place().carrier(), other)
-                                        .gap()));
-            }
-        }
-        double standard = Math.sqrt(o.standard() * o.standard() + hour * hour + axis * axis);
-        return new Obstacle(o.place(), o.point(), standard, o.upright());
-    }
-
-    /** So many hours on about the wheel's axis, as seen from outside. */
-    private static double[] turned(double[] point, double hours) {
-        double angle = Math.toRadians(30 * hours);
-        double c = Math.cos(angle);
-        double s = Math.sin(angle);
-        return new double[] {point[0] * c + point[2] * s, point[1], point[2] * c - point[0] * s};
+        TyreBody body = TyreBody.grown(planned).with(worn);
+        Doubts doubts = new Doubts(body, planned, motion, lowered);
+        List<Obstacle> obstacles = probed.stream()
+                .map(p -> new Obstacle(
+                        p.probe().place(),
+                        p.at(lowered),
+                        doubts.of(p),
+                        p.probe().place().upright() && p.probe().face().sidewall()))
+                .toList();
+        return new ClearanceModel(obstacles, planned, worn, motion, Needed.USUAL);
     }
 
     /** The same with other air needed. */
@@ -129,12 +82,25 @@ public record ClearanceModel(
         TyreBody tyre = body();
         TyreBody rim = TyreBody.rim(planned);
         return obstacles.stream()
-                .map(o -> new Verdict(o.place(), least(o, tyre, rim), o.standard(), needed.of(o.place())))
+                .map(o -> {
+                    Sweep.Least least = least(o, tyre, rim, motion);
+                    return new Verdict(
+                            o.place(), least, o.doubt(), needed.of(o.place()), byBump(o, tyre, rim, least.gap()));
+                })
                 .toList();
     }
 
+    /** True when a bump that nobody measured takes from a gap. */
+    private boolean byBump(Obstacle o, TyreBody tyre, TyreBody rim, double gap) {
+        if (motion.known().bumpMeasured() || o.place().carrier() == ProbePlace.Carrier.KNUCKLE) {
+            return false;
+        }
+        Motion more = motion.withRange(motion.range().bumped(MORE_BUMP));
+        return least(o, tyre, rim, more).gap() < gap - 2 * Sweep.tolerance(gap);
+    }
+
     /** The least that tyre or rim leaves: each is swept by itself. */
-    private Sweep.Least least(Obstacle o, TyreBody tyre, TyreBody rim) {
+    private static Sweep.Least least(Obstacle o, TyreBody tyre, TyreBody rim, Motion motion) {
         Sweep.Least least = Sweep.run(tyre, o.point(), o.place().carrier(), motion);
         for (double[] point : beside(o, rim)) {
             Sweep.Least other = Sweep.run(rim, point, o.place().carrier(), motion);
@@ -166,7 +132,7 @@ public record ClearanceModel(
         TyreBody tyre = body();
         TyreBody rim = TyreBody.rim(planned);
         for (Obstacle o : obstacles) {
-            double air = needed.of(o.place()) + Verdict.SURE * o.standard();
+            double air = needed.of(o.place()) + Verdict.SURE * o.doubt().standard();
             if (!Sweep.clears(tyre, o.point(), o.place().carrier(), motion, air)
                     || !beside(o, rim).stream()
                             .allMatch(p -> Sweep.clears(rim, p, o.place().carrier(), motion, air))) {

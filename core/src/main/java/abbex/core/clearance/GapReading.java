@@ -1,6 +1,7 @@
 package abbex.core.clearance;
 
 import abbex.core.units.Length;
+import java.util.Optional;
 
 /**
  * A gap that was measured once at a corner, wheel straight ahead.
@@ -10,9 +11,66 @@ import abbex.core.units.Length;
  * @param face which face of the tyre it was measured from
  * @param gap between that face and the obstacle, not negative
  * @param bump how far the wheel stood over the corner's ride height of today, positive up; nought when it was measured so
+ * @param spot how well hour and place across the face were told
  */
-public record GapReading(ProbePlace place, double clock, TyreBody.Face face, Length gap, Length bump) {
+public record GapReading(ProbePlace place, double clock, TyreBody.Face face, Length gap, Length bump, Spot spot) {
     private static final double SAME_HOUR = 0.5;
+
+    /**
+     * How well it was told where on the tyre a gap was read.
+     *
+     * @param hour one standard deviation of the hour, in hours, not negative
+     * @param across in from the outer sidewall for the tread, down from the tread for a sidewall; empty where the eye chose the
+     *     middle of the face
+     */
+    public record Spot(double hour, Optional<Length> across) {
+        /** An hour that the eye tells (ours: half an hour is easily said wrong). */
+        public static final double EYE = 0.25;
+
+        /** An hour that was taped along the tread from 12 o'clock: half an inch of it (ours). */
+        public static final double TAPED = 0.05;
+
+        /** Hour and face by eye. */
+        public static final Spot BY_EYE = new Spot(EYE, Optional.empty());
+
+        /** A face's middle that the eye chose, mm of one standard deviation: on the tread, on a sidewall, round a shoulder (ours). */
+        private static final double TREAD = 20;
+
+        private static final double SIDEWALL = 12;
+        private static final double SHOULDER = 10;
+
+        /** A place across the face that was taped (ours). */
+        private static final double ACROSS = 3;
+
+        public Spot {
+            if (!(hour >= 0)) {
+                throw new IllegalArgumentException("probe: hour to " + hour + "; not negative");
+            }
+        }
+
+        /** One standard deviation of the place across the face, mm. */
+        double acrossStandard(TyreBody.Face face) {
+            if (across.isPresent() && tapes(face)) {
+                return ACROSS;
+            }
+            return face == TyreBody.Face.TREAD ? TREAD : face.sidewall() ? SIDEWALL : SHOULDER;
+        }
+
+        /** The place across a shoulder cannot be taped: it is where it turns. */
+        private static boolean tapes(TyreBody.Face face) {
+            return face == TyreBody.Face.TREAD || face.sidewall();
+        }
+
+        /** True where a tape across the face would say more. */
+        boolean mayTape(TyreBody.Face face) {
+            return across.isEmpty() && tapes(face);
+        }
+
+        /** The same with the hour taped. */
+        public Spot hourTaped() {
+            return new Spot(Math.min(hour, TAPED), across);
+        }
+    }
 
     public GapReading {
         if (!(clock > 0 && clock <= 12)) {
@@ -23,6 +81,11 @@ public record GapReading(ProbePlace place, double clock, TyreBody.Face face, Len
         }
     }
 
+    /** By eye. */
+    public GapReading(ProbePlace place, double clock, TyreBody.Face face, Length gap, Length bump) {
+        this(place, clock, face, gap, bump, Spot.BY_EYE);
+    }
+
     /**
      * The obstacle's point in the corner's own axes at ride height: x along the vehicle to the right of who looks from
      * outside, y outboard of the hub's face, z up from the wheel's centre, millimetres.
@@ -30,15 +93,24 @@ public record GapReading(ProbePlace place, double clock, TyreBody.Face face, Len
      * @param tyre the body that the gap was measured from
      */
     public double[] point(TyreBody tyre) {
-        double radius = tyre.radiusAt(face, gap.mm());
-        double angle = Math.toRadians(30 * clock);
-        return new double[] {
-            radius * Math.sin(angle), tyre.axialAt(face, gap.mm()), radius * Math.cos(angle) + bump.mm()
-        };
+        return point(tyre, 0, 0);
+    }
+
+    /**
+     * The same for a spot that lies elsewhere than was told.
+     *
+     * @param hours further on
+     * @param off along the face in mm
+     */
+    double[] point(TyreBody tyre, double hours, double off) {
+        double told = spot.across().map(a -> tyre.off(face, a.mm())).orElse(0.0);
+        double[] section = tyre.at(face, gap.mm(), told + off);
+        double angle = Math.toRadians(30 * (clock + hours));
+        return new double[] {section[1] * Math.sin(angle), section[0], section[1] * Math.cos(angle) + bump.mm()};
     }
 
     GapReading withGap(double mm) {
-        return new GapReading(place, clock, face, Length.ofRoundedMm(mm), bump);
+        return new GapReading(place, clock, face, Length.ofRoundedMm(mm), bump, spot);
     }
 
     /** True when both speak of the same spot of the same part, as near as anybody says an hour. */

@@ -20,7 +20,12 @@ public record LocatedGap(GapReading probe, Fitment from, double stood, double st
 
     /** The point in the corner's axes, with the body lowered so far from where it was first measured, in mm. */
     double[] at(double lowered) {
-        double[] point = probe.point(TyreBody.of(from));
+        return at(lowered, 0, 0);
+    }
+
+    /** The same for a spot that lies so many hours on and so many mm along the face from where it was told. */
+    double[] at(double lowered, double hours, double off) {
+        double[] point = probe.point(TyreBody.of(from), hours, off);
         point[2] -= (lowered - stood) * probe.place().carrier().withBody();
         return point;
     }

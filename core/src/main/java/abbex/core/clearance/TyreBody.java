@@ -180,24 +180,44 @@ public record TyreBody(double middle, double half, double bead, double outside, 
         return Math.max(x, z) - shoulder;
     }
 
-    /** Where a gap straight out from the middle of a face ends: axial position. */
-    double axialAt(Face face, double gap) {
-        double diagonal = (shoulder + gap) * Math.sqrt(0.5);
-        return switch (face) {
-            case TREAD -> middle;
-            case OUTER_SHOULDER -> middle + half - shoulder + diagonal;
-            case INNER_SHOULDER -> middle - half + shoulder - diagonal;
-            case OUTER_SIDEWALL -> middle + half + gap;
-            case INNER_SIDEWALL -> middle - half - gap;
+    /**
+     * Where a gap straight out from a face ends.
+     *
+     * @param off along the face from its middle in mm: outboard on the tread, outward on a sidewall, along the curve towards
+     *     the tread on a shoulder; no further than the face goes
+     * @return axial position and radius
+     */
+    double[] at(Face face, double gap, double off) {
+        double flat = half - shoulder;
+        double high = (outside - shoulder - bead - heel) / 2;
+        double side = face == Face.OUTER_SHOULDER || face == Face.OUTER_SIDEWALL ? 1 : -1;
+        if (face == Face.TREAD) {
+            return new double[] {middle + within(off, flat), outside + gap};
+        }
+        if (face.sidewall()) {
+            return new double[] {middle + side * (half + gap), bead + heel + high + within(off, high)};
+        }
+        double turn = within(shoulder + gap > 0 ? off / (shoulder + gap) : 0, Math.PI / 4);
+        return new double[] {
+            middle + side * (flat + (shoulder + gap) * Math.cos(Math.PI / 4 + turn)),
+            outside - shoulder + (shoulder + gap) * Math.sin(Math.PI / 4 + turn)
         };
     }
 
-    /** The same: radius. */
-    double radiusAt(Face face, double gap) {
+    private static double within(double value, double most) {
+        return Math.max(-most, Math.min(most, value));
+    }
+
+    /**
+     * How far from a face's middle a place lies that was taped.
+     *
+     * @param across in from the outer sidewall for the tread, down from the tread for a sidewall, mm; nothing for a shoulder
+     */
+    double off(Face face, double across) {
         return switch (face) {
-            case TREAD -> outside + gap;
-            case OUTER_SHOULDER, INNER_SHOULDER -> outside - shoulder + (shoulder + gap) * Math.sqrt(0.5);
-            case OUTER_SIDEWALL, INNER_SIDEWALL -> (outside - shoulder + bead + heel) / 2;
+            case TREAD -> half - across;
+            case OUTER_SIDEWALL, INNER_SIDEWALL -> outside - across - (outside - shoulder + bead + heel) / 2;
+            case OUTER_SHOULDER, INNER_SHOULDER -> 0;
         };
     }
 }

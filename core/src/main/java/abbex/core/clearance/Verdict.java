@@ -9,35 +9,59 @@ import java.util.Optional;
  *
  * @param place where
  * @param least the least gap and its pose
- * @param standard standard uncertainty of the gap in mm
+ * @param doubt what leaves the gap open
  * @param needed the gap that the place needs in mm
+ * @param byBump a bump that nobody measured may take from the gap
  */
-public record Verdict(ProbePlace place, Sweep.Least least, double standard, double needed) {
+public record Verdict(ProbePlace place, Sweep.Least least, Doubt doubt, double needed, boolean byBump) {
     /** One-sided, 95 % of a normal distribution. */
     static final double SURE = 1.645;
 
-    /** The four things that are said. */
+    /** What is said. */
     public enum Word {
         CLEAR,
+        /** Clear as long as the bump is no more than the usual one that was taken for it. */
+        CLEAR_IF,
         CLOSE,
         TOUCHES,
         NOT_LOOKED_AT
     }
 
+    /** With nothing left to guess. */
+    public Verdict(ProbePlace place, Sweep.Least least, double standard, double needed) {
+        this(place, least, Doubt.ofReading(standard), needed, false);
+    }
+
+    /** Standard uncertainty of the gap in mm. */
+    public double standard() {
+        return doubt.standard();
+    }
+
     /**
-     * Clear: the gap is at least the needed one with 95 % probability. Touches: the best gap is nought or less. Close:
-     * between.
+     * Clear: the gap is at least the needed one with 95 % probability, if only within a bump that was guessed. Touches: the
+     * best gap is nought or less. Close: between.
      */
     public Word word() {
         if (least.gap() <= 0) {
             return Word.TOUCHES;
         }
-        return least.gap() - SURE * standard >= needed ? Word.CLEAR : Word.CLOSE;
+        if (least.gap() - SURE * standard() < needed) {
+            return Word.CLOSE;
+        }
+        return byBump ? Word.CLEAR_IF : Word.CLEAR;
     }
 
     /** Close, and with more than 5 % probability it touches. */
     public boolean mayTouch() {
-        return word() == Word.CLOSE && least.gap() < SURE * standard;
+        return word() == Word.CLOSE && least.gap() < SURE * standard();
+    }
+
+    /** What to measure so that a place clears that is close only for what was told by eye or taken as usual. */
+    public Optional<Doubt.Of> toMeasure() {
+        if (byBump && word() == Word.CLEAR_IF) {
+            return Optional.of(Doubt.Of.BUMP);
+        }
+        return word() == Word.CLOSE ? doubt.toMeasure((least.gap() - needed) / SURE) : Optional.empty();
     }
 
     /** What is said of the place beside the others of a stay; empty where it clears. */
@@ -51,7 +75,7 @@ public record Verdict(ProbePlace place, Sweep.Least least, double standard, doub
                         mayTouch()
                                 ? new ClearanceFinding.MayTouch(at, air, Length.ofRoundedMm(needed))
                                 : new ClearanceFinding.TooClose(at, air, Length.ofRoundedMm(needed)));
-            case CLEAR, NOT_LOOKED_AT -> Optional.empty();
+            case CLEAR, CLEAR_IF, NOT_LOOKED_AT -> Optional.empty();
         };
     }
 }

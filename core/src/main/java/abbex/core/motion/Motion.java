@@ -28,8 +28,8 @@ public interface Motion {
     /** The same with the steering axis so much further inboard, mm; the same where nothing steers. */
     Motion steeredAbout(double further);
 
-    /** One standard deviation of where the steering axis lies, mm: wide while it was not measured. */
-    double axisStandard();
+    /** How well range and axis are known: wide while they were not measured. */
+    Known known();
 
     /** How the wheel stands at a pose; {@link #toWheel} carries its centre to the origin and its axis to y. */
     WheelPose at(Pose pose);

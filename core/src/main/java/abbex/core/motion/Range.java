@@ -56,6 +56,23 @@ public record Range(double droop, double bump, double left, double right, double
         return new Range(Math.max(0, droop - by), Math.max(0, bump + by), left, right, roll);
     }
 
+    /** The same with so much more bump, mm; never less than none. */
+    public Range bumped(double by) {
+        return new Range(droop, Math.max(0, bump + by), left, right, roll);
+    }
+
+    /** The same with either lock so much further, radians; what does not steer stays so. */
+    public Range locked(double by) {
+        return new Range(droop, bump, lock(left, by), lock(right, by), roll);
+    }
+
+    private static double lock(double lock, double by) {
+        return lock == 0 ? 0 : Math.max(0, Math.min(FARTHEST, lock + by));
+    }
+
+    /** No wheel turns further (ours). */
+    private static final double FARTHEST = Math.toRadians(80);
+
     /** True when a pose is one of these. */
     public boolean holds(Pose pose) {
         return pose.bump() >= -droop

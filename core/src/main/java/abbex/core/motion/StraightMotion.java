@@ -11,46 +11,40 @@ import org.jspecify.annotations.Nullable;
  * @param steerPerMm steer that comes with a mm of bump, in radians, positive towards right lock
  * @param axis of steer inboard of the hub's face, in mm
  */
-public record StraightMotion(Range range, double camber, double camberPerMm, double steerPerMm, double axis)
-        implements Motion {
+public record StraightMotion(
+        Range range, double camber, double camberPerMm, double steerPerMm, double axis, Known known) implements Motion {
     /** How far inboard of the hub's face a wheel turns about, until somebody says better (ours). */
     public static final double USUAL_AXIS = 60;
 
-    /** How far axes lie from the usual one (from 0 to 120 mm on cars that are made, common practice), one standard deviation in mm. */
-    private static final double GUESSED = 30;
+    /** All of it measured. */
+    public StraightMotion(Range range, double camber, double camberPerMm, double steerPerMm, double axis) {
+        this(range, camber, camberPerMm, steerPerMm, axis, Known.MEASURED);
+    }
 
-    /** How well one is measured (ours). */
-    private static final double MEASURED = 5;
-
-    /** Upright at ride height, no steer from bump. */
+    /** Upright at ride height, no steer from bump, all of it measured. */
     public StraightMotion(Range range, double camberPerMm, double axis) {
         this(range, 0, camberPerMm, 0, axis);
     }
 
     @Override
     public StraightMotion withRange(Range other) {
-        return new StraightMotion(other, camber, camberPerMm, steerPerMm, axis);
+        return new StraightMotion(other, camber, camberPerMm, steerPerMm, axis, known);
     }
 
     @Override
     public StraightMotion leaned(double by) {
-        return new StraightMotion(range, camber + by, camberPerMm, steerPerMm, axis);
+        return new StraightMotion(range, camber + by, camberPerMm, steerPerMm, axis, known);
     }
 
     /** Toe is set again at the new ride height; camber comes with the travel. */
     @Override
     public StraightMotion raised(double by) {
-        return new StraightMotion(range.raised(by), camber - camberPerMm * by, camberPerMm, steerPerMm, axis);
+        return new StraightMotion(range.raised(by), camber - camberPerMm * by, camberPerMm, steerPerMm, axis, known);
     }
 
     @Override
     public StraightMotion steeredAbout(double further) {
-        return new StraightMotion(range, camber, camberPerMm, steerPerMm, axis + further);
-    }
-
-    @Override
-    public double axisStandard() {
-        return axis == USUAL_AXIS ? GUESSED : MEASURED;
+        return new StraightMotion(range, camber, camberPerMm, steerPerMm, axis + further, known);
     }
 
     @Override

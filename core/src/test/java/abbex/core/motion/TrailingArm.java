@@ -46,8 +46,8 @@ public record TrailingArm(Range range, double arm, double camber, double axis) i
     }
 
     @Override
-    public double axisStandard() {
-        return 5;
+    public Known known() {
+        return Known.MEASURED;
     }
 
     @Override
