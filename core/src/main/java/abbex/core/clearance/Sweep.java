@@ -11,9 +11,9 @@ import org.jspecify.annotations.Nullable;
  * The least gap between a tyre and an obstacle's point over all that the corner may do.
  *
  * <p>Branch and bound. Two bounds hold over a box of poses, and the better one counts. The distance is 1-Lipschitz in the
- * point, and how fast the point moves is bounded by the motion. And the signed distance to the solid with its hole filled is
- * convex in the point, so it lies over its tangent at the middle of the box; how far the point strays from its own tangent is
- * bounded by the motion as well. Boxes are halved until none can hide a gap smaller by more than the tolerance: the answer is
+ * point, and how fast the point moves is bounded by the motion. And the signed distance is convex in axial position and radius,
+ * so it lies over its tangent at the middle of the box; how far the point strays from its own tangent is bounded by the motion
+ * as well. Boxes are halved until none can hide a gap smaller by more than the tolerance: the answer is
  * a true bound, not the least of some samples.
  */
 public final class Sweep {
@@ -115,7 +115,16 @@ public final class Sweep {
         private final double[] at = new double[3];
         private final double[] slopes = new double[9];
         private final double[] gradient = new double[2];
-        private final double far;
+        /** How the convex distance changes at the middle of the box that was put last. */
+        private double byBump;
+
+        private double bySteer;
+        private double byRoll;
+        private final Motion.Reach reach;
+        /** Of bump and roll what moves the obstacle: an arm goes half as far and does not lean. */
+        private final double bumps;
+
+        private final double rolls;
         private final double ofBump;
         private final double ofSteer;
         private final double ofRoll;
@@ -129,12 +138,12 @@ public final class Sweep {
             this.point = point;
             this.carrier = carrier;
             this.motion = motion;
-            Range range = motion.range();
-            far = Math.sqrt(point[0] * point[0] + point[1] * point[1] + point[2] * point[2])
-                    + Math.max(range.bump(), range.droop());
-            ofBump = motion.reachOfBump(far);
-            ofSteer = motion.reachOfSteer(far);
-            ofRoll = motion.reachOfRoll(far);
+            reach = motion.reach(point);
+            bumps = carrier == Carrier.ARM ? 0.5 : 1;
+            rolls = carrier == Carrier.ARM ? 0 : 1;
+            ofBump = bumps * reach.bump();
+            ofSteer = reach.steer();
+            ofRoll = rolls * reach.roll();
         }
 
         Least solve() {
@@ -188,25 +197,55 @@ public final class Sweep {
                 double hb = (b1 - b0) / 2;
                 double hs = (s1 - s0) / 2;
                 double hr = (r1 - r0) / 2;
-                bound = Math.max(gap - hb * ofBump - hs * ofSteer - hr * ofRoll, overTangent(radius, hb, hs, hr));
+                double reached = hb * ofBump + hs * ofSteer + hr * ofRoll;
+                double straight = overTangent(gap, radius, reached, hb, hs, hr);
+                bound = Math.max(tyre.deepest(), Math.max(gap - reached, straight));
+                if (bound < least.gap) {
+                    towards(bump, steer, roll, hb, hs, hr);
+                }
             }
             return new Box(bound, b0, s0, r0, b1, s1, r1);
         }
 
-        /** What the convex distance cannot fall under anywhere in the box whose middle was put last. */
-        private double overTangent(double radius, double bump, double steer, double roll) {
-            double gap = tyre.filled(at[1], radius, gradient);
+        /** Tries the box's corner to which the slopes at its middle lead: most least gaps lie at the end of a range. */
+        private void towards(double bump, double steer, double roll, double hb, double hs, double hr) {
+            double b = bump - Math.signum(byBump) * hb;
+            double s = steer - Math.signum(bySteer) * hs;
+            double r = roll - Math.signum(byRoll) * hr;
+            put(point, at, carrier, motion, b, s, r, null);
+            double gap = tyre.distance(at[1], Math.sqrt(at[0] * at[0] + at[2] * at[2]));
+            if (gap < least.gap) {
+                least = new Least(gap, new Pose(b, s, r));
+            }
+        }
+
+        /**
+         * What the distance cannot fall under anywhere in the box whose middle was put last. It is convex in axial position and
+         * radius; the radius is convex in the point, so where the distance falls with it, inside the bead, what the radius may
+         * grow beyond its own tangent is taken off: half the way squared over the least radius.
+         *
+         * @param reached the furthest that the point goes from where it is at the middle
+         */
+        private double overTangent(double gap, double radius, double reached, double bump, double steer, double roll) {
+            tyre.slope(at[1], radius, gradient);
+            double inward = Math.max(0, -gradient[1]);
+            double grown = inward == 0
+                    ? 0
+                    : radius > reached
+                            ? inward * reached * reached / (2 * (radius - reached))
+                            : Double.POSITIVE_INFINITY;
             double gx = radius == 0 ? 0 : gradient[1] * at[0] / radius;
             double gy = gradient[0];
             double gz = radius == 0 ? 0 : gradient[1] * at[2] / radius;
-            double byBump = gx * slopes[0] + gy * slopes[1] + gz * slopes[2];
-            double bySteer = gx * slopes[3] + gy * slopes[4] + gz * slopes[5];
-            double byRoll = gx * slopes[6] + gy * slopes[7] + gz * slopes[8];
+            byBump = gx * slopes[0] + gy * slopes[1] + gz * slopes[2];
+            bySteer = gx * slopes[3] + gy * slopes[4] + gz * slopes[5];
+            byRoll = gx * slopes[6] + gy * slopes[7] + gz * slopes[8];
             return gap
                     - Math.abs(byBump) * bump
                     - Math.abs(bySteer) * steer
                     - Math.abs(byRoll) * roll
-                    - motion.bend(far, bump, steer, roll);
+                    - reach.bend(bumps * bump, steer, rolls * roll)
+                    - grown;
         }
     }
 }

@@ -141,6 +141,29 @@ public record TyreBody(double middle, double half, double bead, double outside, 
         return Math.sqrt(over * over + above * above) + Math.min(Math.max(x, z), 0) - corner;
     }
 
+    /**
+     * How {@link #distance} changes with axial position and radius, a unit vector. The section is convex, so is its distance in
+     * the two: nowhere does it lie under the plane that this gives.
+     *
+     * @param slope filled
+     */
+    void slope(double axial, double radius, double[] slope) {
+        double up = (outside + bead) / 2;
+        double corner = radius >= up ? shoulder : heel;
+        double side = axial >= middle ? 1 : -1;
+        double level = radius >= up ? 1 : -1;
+        double x = Math.abs(axial - middle) - half + corner;
+        double z = Math.abs(radius - up) - (outside - bead) / 2 + corner;
+        if (x > 0 && z > 0) {
+            double far = Math.sqrt(x * x + z * z);
+            slope[0] = side * x / far;
+            slope[1] = level * z / far;
+        } else {
+            slope[0] = x > z ? side : 0;
+            slope[1] = x > z ? 0 : level;
+        }
+    }
+
     /** The point of the section's outline that is nearest to one outside it, by the same arcs and lines as the distance. */
     double[] nearest(double axial, double radius) {
         double up = (outside + bead) / 2;
@@ -158,26 +181,9 @@ public record TyreBody(double middle, double half, double bead, double outside, 
         return x > z ? new double[] {middle + side * half, radius} : new double[] {axial, up + level * (cz + corner)};
     }
 
-    /**
-     * Signed distance to the same solid with its hole filled: never more than {@link #distance}, the same from the sidewalls
-     * out, and convex in the point, as the signed distance of a convex body is. Its gradient is put out as well.
-     *
-     * @param gradient filled with the derivative by axial position and by radius
-     */
-    double filled(double axial, double radius, double[] gradient) {
-        double side = axial >= middle ? 1 : -1;
-        double x = Math.abs(axial - middle) - half + shoulder;
-        double z = radius - outside + shoulder;
-        if (x > 0 && z > 0) {
-            double length = Math.sqrt(x * x + z * z);
-            gradient[0] = side * x / length;
-            gradient[1] = z / length;
-            return length - shoulder;
-        }
-        boolean across = x > z;
-        gradient[0] = across ? side : 0;
-        gradient[1] = across ? 0 : 1;
-        return Math.max(x, z) - shoulder;
+    /** No point lies deeper than this inside, mm: negative. */
+    double deepest() {
+        return -Math.min(half, (outside - bead) / 2);
     }
 
     /**

@@ -45,22 +45,27 @@ public interface Motion {
      */
     void toWheel(double[] point, double bump, double steer, double roll, double @Nullable [] slopes);
 
-    /** At most so many mm does a point at a distance from the wheel's centre move for a mm of bump. */
-    double reachOfBump(double distance);
+    /** How fast a body point moves over the whole range, and how far from straight. */
+    Reach reach(double[] point);
 
-    /** The same for a radian of steer. */
-    double reachOfSteer(double distance);
+    /** Bounds for one point; any pose of the range keeps them. */
+    interface Reach {
+        /** At most so many mm does the point move for a mm of bump. */
+        double bump();
 
-    /** The same for a radian of roll. */
-    double reachOfRoll(double distance);
+        /** The same for a radian of steer. */
+        double steer();
 
-    /**
-     * How far a point may lie, at most, from where the tangent at the middle of a box of poses puts it.
-     *
-     * @param distance of the point from the wheel's centre, in mm
-     * @param bump half-width of the box in mm
-     * @param steer half-width in radians
-     * @param roll half-width in radians
-     */
-    double bend(double distance, double bump, double steer, double roll);
+        /** The same for a radian of roll. */
+        double roll();
+
+        /**
+         * How far the point may lie, at most, from where the tangent at the middle of a box of poses puts it.
+         *
+         * @param bump half-width of the box in mm
+         * @param steer half-width in radians
+         * @param roll half-width in radians
+         */
+        double bend(double bump, double steer, double roll);
+    }
 }

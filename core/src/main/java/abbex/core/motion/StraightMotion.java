@@ -93,26 +93,43 @@ public record StraightMotion(
         }
     }
 
+    /** Steering turns a point about an upright axis, so how fast it goes is how far it stands from that, not from the wheel. */
     @Override
-    public double reachOfBump(double distance) {
-        return 1 + Math.abs(camberPerMm) * reachOfRoll(distance) + Math.abs(steerPerMm) * reachOfSteer(distance);
+    public Reach reach(double[] point) {
+        double around = Math.hypot(point[0], point[1] + axis);
+        double high = Math.abs(point[2]) + Math.max(range.bump(), range.droop());
+        // Steering may carry it inboard by as much as it may carry it out.
+        double lever = Math.hypot(around + Math.abs(axis), high);
+        return new Turned(around, lever, Math.abs(steerPerMm), Math.abs(camberPerMm));
     }
 
-    @Override
-    public double reachOfSteer(double distance) {
-        return distance + Math.abs(axis);
-    }
+    /**
+     * A point's bounds: by Taylor's remainder of two turns, one about the steering axis and one about the wheel's middle line.
+     *
+     * @param around its distance from the steering axis, mm
+     * @param lever its greatest distance from the line that it leans about, mm
+     */
+    private record Turned(double around, double lever, double steerPerMm, double camberPerMm) implements Reach {
+        @Override
+        public double bump() {
+            return 1 + camberPerMm * lever + steerPerMm * around;
+        }
 
-    @Override
-    public double reachOfRoll(double distance) {
-        // Steering may have carried the point twice the axis' distance further out.
-        return distance + 2 * Math.abs(axis);
-    }
+        @Override
+        public double steer() {
+            return around;
+        }
 
-    @Override
-    public double bend(double distance, double bump, double steer, double roll) {
-        double lean = roll + Math.abs(camberPerMm) * bump;
-        double turned = steer + Math.abs(steerPerMm) * bump + lean;
-        return reachOfRoll(distance) * turned * turned / 2 + bump * lean;
+        @Override
+        public double roll() {
+            return lever;
+        }
+
+        @Override
+        public double bend(double bump, double steer, double roll) {
+            double turned = steer + steerPerMm * bump;
+            double leaned = roll + camberPerMm * bump;
+            return around * turned * (turned / 2 + leaned) + leaned * (lever * leaned / 2 + bump);
+        }
     }
 }

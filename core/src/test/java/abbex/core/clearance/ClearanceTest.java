@@ -145,6 +145,66 @@ class ClearanceTest {
         }
     }
 
+    /** The same at the ends of what may be typed: travels to 300 mm, locks to 60°, lean to 15°, an axis from -100 to 300 mm. */
+    @Test
+    void no_pose_of_an_extreme_range_comes_nearer_either() {
+        Random random = new Random(68);
+        for (int i = 0; i < 300; i++) {
+            TyreBody tyre = drawn(random);
+            double[] point = point(random, tyre);
+            Carrier carrier = Carrier.values()[random.nextInt(3)];
+            Range range = new Range(
+                    300 * random.nextDouble(),
+                    300 * random.nextDouble(),
+                    Math.toRadians(60 * random.nextDouble()),
+                    Math.toRadians(60 * random.nextDouble()),
+                    Math.toRadians(15 * random.nextDouble()));
+            Motion motion = new StraightMotion(
+                    range,
+                    Math.toRadians(16 * random.nextDouble() - 8),
+                    Math.toRadians(6 * random.nextDouble() - 3) / 25,
+                    Math.toRadians(4 * random.nextDouble() - 2) / 25,
+                    400 * random.nextDouble() - 100);
+            Sweep.Least least = Sweep.run(tyre, point, carrier, motion);
+            for (int k = 0; k < 3_000; k++) {
+                // Many of them at an end of one or two: there most least gaps lie.
+                double bump = end(random, -range.droop(), range.bump());
+                double steer = end(random, -range.left(), range.right());
+                double roll = end(random, -range.roll(), range.roll());
+                double there = Sweep.gap(tyre, point, carrier, motion, new Pose(bump, steer, roll));
+                assertTrue(there >= least.gap() - Sweep.tolerance(least.gap()), there + " < " + least);
+            }
+        }
+    }
+
+    private static double end(Random random, double least, double most) {
+        return switch (random.nextInt(4)) {
+            case 0 -> least;
+            case 1 -> most;
+            default -> least + random.nextDouble() * (most - least);
+        };
+    }
+
+    /** Deep in a section nothing lies deeper than the middle between its faces. */
+    @Test
+    void the_slope_is_the_distance_s_own_and_nothing_lies_under_it() {
+        Random random = new Random(69);
+        double[] slope = new double[2];
+        for (int i = 0; i < 300; i++) {
+            TyreBody tyre = drawn(random);
+            for (int k = 0; k < 60; k++) {
+                double a = tyre.middle() + (random.nextDouble() - 0.5) * 600;
+                double r = random.nextDouble() * 600;
+                double b = tyre.middle() + (random.nextDouble() - 0.5) * 600;
+                double q = random.nextDouble() * 600;
+                tyre.slope(a, r, slope);
+                double plane = tyre.distance(a, r) + slope[0] * (b - a) + slope[1] * (q - r);
+                assertTrue(tyre.distance(b, q) >= plane - 1e-9, tyre + " " + a + ", " + r + " to " + b + ", " + q);
+                assertTrue(tyre.distance(a, r) >= tyre.deepest() - 1e-9);
+            }
+        }
+    }
+
     private static double[] point(Random random, TyreBody tyre) {
         double angle = random.nextDouble() * 2 * Math.PI;
         double radius = tyre.outside() + 10 + random.nextInt(120);

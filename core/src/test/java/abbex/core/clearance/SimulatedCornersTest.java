@@ -304,7 +304,7 @@ class SimulatedCornersTest {
     void a_guessed_bump_clears_nothing_that_it_takes_from() {
         Random random = new Random(84);
         int open = 0;
-        for (int i = 0; i < 200; i++) {
+        for (int i = 0; i < 400; i++) {
             Truth truth = Truth.drawn(random, 1);
             Told told = new Told(truth);
             Word measured = told.verdict().word();

@@ -124,8 +124,7 @@ class MotionTest {
             Pose p = pose(random);
             Pose q = pose(random);
             double[] point = point(random);
-            double far = Math.sqrt(point[0] * point[0] + point[1] * point[1] + point[2] * point[2])
-                    + Math.max(RANGE.bump(), RANGE.droop());
+            Motion.Reach reach = motion.reach(point);
             double bump = Math.abs(q.bump() - p.bump());
             double steer = Math.abs(q.steer() - p.steer());
             double roll = Math.abs(q.roll() - p.roll());
@@ -133,17 +132,14 @@ class MotionTest {
             double[] tangent = point.clone();
             motion.toWheel(tangent, p.bump(), p.steer(), p.roll(), slopes);
             double[] there = put(motion, point, q);
-            assertTrue(apart(tangent, there)
-                    <= bump * motion.reachOfBump(far)
-                            + steer * motion.reachOfSteer(far)
-                            + roll * motion.reachOfRoll(far)
-                            + 1e-9);
+            assertTrue(
+                    apart(tangent, there) <= bump * reach.bump() + steer * reach.steer() + roll * reach.roll() + 1e-9);
             for (int axis = 0; axis < 3; axis++) {
                 tangent[axis] += slopes[axis] * (q.bump() - p.bump())
                         + slopes[3 + axis] * (q.steer() - p.steer())
                         + slopes[6 + axis] * (q.roll() - p.roll());
             }
-            double bend = motion.bend(far, bump, steer, roll);
+            double bend = reach.bend(bump, steer, roll);
             assertTrue(apart(tangent, there) <= bend + 1e-9, p + " to " + q + ": " + bend);
         }
     }

@@ -74,27 +74,33 @@ public record TrailingArm(Range range, double arm, double camber, double axis) i
         return most / Math.sqrt(arm * arm - most * most);
     }
 
+    /** The circle carries the point at most so far along as well. */
     @Override
-    public double reachOfBump(double distance) {
-        return Math.hypot(1, steepest());
-    }
-
-    @Override
-    public double reachOfSteer(double distance) {
-        return straight().reachOfSteer(distance + ahead(most()));
-    }
-
-    @Override
-    public double reachOfRoll(double distance) {
-        return straight().reachOfRoll(distance + ahead(most()));
-    }
-
-    @Override
-    public double bend(double distance, double bump, double steer, double roll) {
+    public Reach reach(double[] point) {
         double most = most();
+        Reach straight = straight().reach(new double[] {Math.abs(point[0]) + ahead(most), point[1], point[2]});
+        double steepest = steepest();
         double curve = arm * arm / Math.pow(arm * arm - most * most, 1.5);
-        return straight().bend(distance + ahead(most), bump, steer, roll)
-                + curve * bump * bump / 2
-                + steepest() * bump * (steer + roll);
+        return new Reach() {
+            @Override
+            public double bump() {
+                return Math.hypot(1, steepest);
+            }
+
+            @Override
+            public double steer() {
+                return straight.steer();
+            }
+
+            @Override
+            public double roll() {
+                return straight.roll();
+            }
+
+            @Override
+            public double bend(double bump, double steer, double roll) {
+                return straight.bend(bump, steer, roll) + curve * bump * bump / 2 + steepest * bump * (steer + roll);
+            }
+        };
     }
 }
