@@ -12,6 +12,7 @@ import abbex.core.clearance.Remedy;
 import abbex.core.clearance.TyreBody;
 import abbex.core.clearance.TyreBody.Worn;
 import abbex.core.clearance.Verdict;
+import abbex.core.motion.Known;
 import abbex.core.motion.Motion;
 import abbex.core.motion.Range;
 import abbex.core.motion.StraightMotion;
@@ -43,10 +44,14 @@ final class ClearanceAnswer {
             "camberDeg",
             "camberDegPerMm",
             "steerDegPerMm",
-            "steerAxisMm");
+            "steerAxisMm",
+            "bumpStandardMm",
+            "lockStandardDeg",
+            "steerAxisStandardMm");
     private static final List<String> PLACES =
             Stream.of(ProbePlace.values()).map(ProbePlace::name).toList();
-    private static final List<String> PROBE = List.of("place", "clock", "face", "gapMm");
+    private static final List<String> PROBE =
+            List.of("place", "clock", "face", "gapMm", "clockStandardHours", "acrossMm");
     private static final JsonNode EMPTY = JsonNodeFactory.instance.objectNode();
     private static final int MOST = 40;
 
@@ -98,7 +103,10 @@ final class ClearanceAnswer {
                 clock,
                 choice(probe, "face", TyreBody.Face.values()),
                 WheelChangeAnswer.length(gap),
-                Length.ZERO);
+                Length.ZERO,
+                new GapReading.Spot(
+                        number(probe, "clockStandardHours", 0, 3, GapReading.Spot.EYE),
+                        probe.number("acrossMm", 0, 600).map(WheelChangeAnswer::length)));
     }
 
     private static <E extends Enum<E>> E choice(Fields of, String name, E[] all) {
@@ -143,7 +151,20 @@ final class ClearanceAnswer {
                 radians(range, "camberDeg", -8, 8, 0),
                 radians(range, "camberDegPerMm", -0.2, 0.2, 0),
                 radians(range, "steerDegPerMm", -0.1, 0.1, 0),
-                number(range, "steerAxisMm", -100, 300, StraightMotion.USUAL_AXIS));
+                number(range, "steerAxisMm", -100, 300, StraightMotion.USUAL_AXIS),
+                known(range));
+    }
+
+    /** What is not said was not measured; a width that is said counts instead of the usual one. */
+    private static Known known(Fields range) {
+        boolean bump = range.has("bumpMm");
+        boolean locks = range.has("steerDeg") || range.has("leftLockDeg") && range.has("rightLockDeg");
+        Known usual = Known.of(bump, locks, range.has("steerAxisMm"));
+        return new Known(
+                bump,
+                bump ? number(range, "bumpStandardMm", 0, 100, usual.bump()) : 0,
+                radians(range, "lockStandardDeg", 0, 20, usual.lock()),
+                number(range, "steerAxisStandardMm", 0, 100, usual.axis()));
     }
 
     private static double radians(Fields of, String name, double least, double most, double usual) {
@@ -164,6 +185,12 @@ final class ClearanceAnswer {
         one.put("mayTouch", verdict.mayTouch());
         one.put("leastGapMm", TyreAnswer.round(verdict.least().gap(), 1));
         one.put("standardUncertaintyMm", TyreAnswer.round(verdict.standard(), 2));
+        Map<String, Object> parts = new LinkedHashMap<>();
+        verdict.doubt()
+                .parts()
+                .forEach((of, mm) -> parts.put(of.name().toLowerCase(Locale.ROOT), TyreAnswer.round(mm, 2)));
+        one.put("standardUncertaintyPartsMm", parts);
+        verdict.toMeasure().ifPresent(of -> one.put("measureNext", of.name().toLowerCase(Locale.ROOT)));
         one.put("neededMm", TyreAnswer.round(verdict.needed(), 3));
         one.put("bumpMm", TyreAnswer.round(verdict.least().at().bump(), 0));
         one.put("steerDeg", TyreAnswer.round(Math.toDegrees(verdict.least().at().steer()), 0));

@@ -9,7 +9,6 @@ import abbex.core.units.LengthUnit;
 import abbex.core.wheels.TyreParse;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
-import java.util.List;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.ExceptionHandler;
@@ -51,8 +50,7 @@ class ComputeController {
     @RequestMapping("/api/v1/compute/drop")
     ResponseEntity<String> drop(HttpServletRequest request) throws IOException {
         DropRequest asked = DropRequest.of(body(request), words);
-        Assessment judged = Assessment.of(
-                asked.vehicle(), List.of(asked.before(), asked.after()), asked.advertised(), asked.limits());
+        Assessment judged = Assessment.of(asked.vehicle(), asked.sheets(), asked.advertised(), asked.limits());
         return answer(DropAnswer.of(judged, asked.reader(), words));
     }
 
@@ -69,6 +67,11 @@ class ComputeController {
     @RequestMapping("/api/v1/compute/clearance")
     ResponseEntity<String> clearance(HttpServletRequest request) throws IOException {
         return answer(ClearanceAnswer.of(body(request), this::refusal));
+    }
+
+    @RequestMapping("/api/v1/compute/crossing")
+    ResponseEntity<String> crossing(HttpServletRequest request) throws IOException {
+        return answer(CrossingAnswer.of(body(request)));
     }
 
     private String refusal(TyreParse.Refused refused) {

@@ -72,19 +72,28 @@ final class DropAnswer {
             answer.put("sag", sags);
         }
         answer.put("findings", FindingsAnswer.of(sheet.findings(), words, reader));
-        answer.put("suspects", judged.suspects().stream().map(make::suspect).toList());
+        answer.put(
+                "suspects",
+                judged.suspects().stream()
+                        .map(s -> make.suspect(s, judged.compared().after()))
+                        .toList());
         answer.put("fit", fit(judged.adjustment()));
         return answer;
     }
 
     /** A reading that does not go with the others, and what they say it should be. */
-    private Map<String, Object> suspect(Outlier suspect) {
+    private Map<String, Object> suspect(Outlier suspect, int last) {
         Map<String, Object> one = new LinkedHashMap<>();
-        one.put("sheet", suspect.sheet() == 0 ? "before" : "after");
+        one.put("sheet", sheet(suspect.sheet(), last));
         one.put("place", suspect.spot().code());
         one.put("read", suspect.reading().tape().raw());
         one.put("probable", length(suspect.probable()));
         return one;
+    }
+
+    /** A sheet by the name of its field. */
+    private static String sheet(int index, int last) {
+        return index == 0 ? "before" : index == last ? "after" : "between[" + (index - 1) + "]";
     }
 
     private static Map<String, Object> fit(Adjustment all) {

@@ -45,11 +45,11 @@ import java.util.stream.Stream;
 import tools.jackson.databind.JsonNode;
 
 /**
- * The request of the drop computation. Lengths are tape texts; a number without a unit is in the request's unit; the
+ * The request of the drop computation: the last sheet against the first, all that lie between as readings of the same vehicle.
+ * Lengths are tape texts; a number without a unit is in the request's unit; the
  * graduation is the tape's, 1/16 in or 1 mm when it is not said.
  */
-record DropRequest(
-        Vehicle vehicle, HeightSheet before, HeightSheet after, Advertised advertised, Limits limits, Reader reader) {
+record DropRequest(Vehicle vehicle, List<HeightSheet> sheets, Advertised advertised, Limits limits, Reader reader) {
     private static final List<String> FIELDS = List.of(
             "unit",
             "graduation",
@@ -61,10 +61,12 @@ record DropRequest(
             "advertised",
             "limits",
             "before",
+            "between",
             "after");
     private static final List<String> OF_SHEET = List.of("stage", "floor", "standIn", "arches", "state");
     private static final Pattern POINT = Pattern.compile("[\\p{L}\\p{N}][\\p{L}\\p{N} ._-]{0,39}");
     private static final int MOST_POINTS = 20;
+    private static final int MOST_BETWEEN = 8;
     private static final List<String> LIMITS =
             Stream.of(Limit.values()).map(Enum::name).toList();
     private static final List<String> CORNERS =
@@ -96,12 +98,23 @@ record DropRequest(
             vehicle = frameBase.map(vehicle::withFrameBase).orElse(vehicle);
             vehicle = headAngle().map(vehicle::withHeadAngle).orElse(vehicle);
             List<Way> ways = ways(vehicle.kind());
-            HeightSheet before = sheet("before", Stage.AS_ARRIVED, ways, reader);
-            HeightSheet after = sheet("after", Stage.FIRST_SET_DOWN, ways, reader);
-            if (before.isEmpty() && after.isEmpty()) {
+            List<HeightSheet> sheets = sheets(ways, reader);
+            if (sheets.stream().allMatch(HeightSheet::isEmpty)) {
                 throw ApiProblem.of(422, "api.nothing");
             }
-            return new DropRequest(vehicle, before, after, advertised(reader), limits(reader), reader);
+            return new DropRequest(vehicle, sheets, advertised(reader), limits(reader), reader);
+        }
+
+        private List<HeightSheet> sheets(List<Way> ways, Reader reader) {
+            List<String> known = Stream.concat(ways.stream().map(Way::code), OF_SHEET.stream())
+                    .toList();
+            List<HeightSheet> sheets = new ArrayList<>();
+            sheets.add(sheet(fields.object("before", known), Stage.AS_ARRIVED, ways, reader));
+            for (Fields between : fields.list("between", known, MOST_BETWEEN)) {
+                sheets.add(sheet(Optional.of(between), Stage.FIRST_SET_DOWN, ways, reader));
+            }
+            sheets.add(sheet(fields.object("after", known), Stage.FIRST_SET_DOWN, ways, reader));
+            return List.copyOf(sheets);
         }
 
         private VehicleKind kind() {
@@ -163,10 +176,7 @@ record DropRequest(
             return text.equals("yes");
         }
 
-        private HeightSheet sheet(String name, Stage usual, List<Way> ways, Reader reader) {
-            List<String> known = Stream.concat(ways.stream().map(Way::code), OF_SHEET.stream())
-                    .toList();
-            Optional<Fields> sheet = fields.object(name, known);
+        private HeightSheet sheet(Optional<Fields> sheet, Stage usual, List<Way> ways, Reader reader) {
             List<Reading> readings = new ArrayList<>();
             for (Way way : ways) {
                 List<? extends Place> places = way instanceof PointMethod point ? point.places() : Corner.WALK;

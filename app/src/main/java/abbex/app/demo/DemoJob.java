@@ -5,6 +5,7 @@ import abbex.app.arrive.VehicleFacts;
 import abbex.app.arrive.VehicleFacts.Measure;
 import abbex.app.fitment.WheelSet;
 import abbex.app.prove.RoadTests;
+import abbex.app.prove.SweepField;
 import abbex.app.store.Ids;
 import abbex.core.clearance.ProbePlace;
 import abbex.core.clearance.TyreBody;
@@ -38,6 +39,7 @@ final class DemoJob {
     final List<Probed> probes = new ArrayList<>();
     final List<Probed> marks = new ArrayList<>();
     final Map<End, Double> further = new EnumMap<>(End.class);
+    final Map<End, Map<SweepField, Double>> goes = new EnumMap<>(End.class);
     final List<List<String>> low = new ArrayList<>();
     final Map<String, Profile> grounds = new LinkedHashMap<>();
     RoadTests.@Nullable Far drive;
@@ -95,6 +97,16 @@ final class DemoJob {
     /** A probed gap: corner, place, clock, face, gap. */
     DemoJob probed(WheelPlace corner, ProbePlace where, double clock, TyreBody.Face face, String gap) {
         probes.add(new Probed(corner, where, clock, face, gap));
+        return this;
+    }
+
+    /** What was measured of how far an end goes: the rod to the stop in mm, both locks in degrees; 0 where it does not steer. */
+    DemoJob goes(End end, double stop, double inner, double outer) {
+        goes.put(
+                end,
+                inner == 0
+                        ? Map.of(SweepField.STOP, stop)
+                        : Map.of(SweepField.STOP, stop, SweepField.INNER, inner, SweepField.OUTER, outer));
         return this;
     }
 

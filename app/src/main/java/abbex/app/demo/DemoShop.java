@@ -231,6 +231,7 @@ class DemoShop implements FirstShop {
 
     /** What is planned further, what was driven, what lies low. */
     private void underneath(Person by, Job job, DemoJob story) {
+        story.goes.forEach((end, measured) -> roads.sweep(by, job, end, measured));
         story.further.forEach((end, mm) -> roads.lower(by, job, end, mm));
         if (story.drive != null) {
             roads.drove(by, job, story.drive);

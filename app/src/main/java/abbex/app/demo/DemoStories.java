@@ -71,6 +71,7 @@ final class DemoStories {
                 .probed(LF, ProbePlace.STRUT, 12, Face.INNER_SIDEWALL, "11/16")
                 .probed(LF, ProbePlace.INNER_ARCH, 11.5, Face.INNER_SHOULDER, "5")
                 .probed(RR, ProbePlace.FENDER_LIP, 12, Face.OUTER_SHOULDER, "4 1/2")
+                .goes(FRONT, 45, 38, 32)
                 .further(FRONT, 30)
                 .low("UNDERSIDE", "front lip", "33 1/2", "6 1/2")
                 .low("UNDERSIDE", "pan", "-19", "5 1/4")

@@ -206,18 +206,27 @@ public final class Form {
         return OptionalDouble.empty();
     }
 
-    /**
-     * A length in a field that is labelled in millimetres: a bare number is millimetres for everybody, any other unit may stand
-     * behind it.
-     */
+    /** A length in a range of millimetres, in the person's unit where none is typed. */
     public OptionalDouble millimetres(String field, double least, double most) {
-        TapeParse parse = TapeText.parse(
-                text(field).replace('−', '-'), LengthUnit.MILLIMETRE, Graduation.MILLIMETRE, TapeText.Allowed.ANY);
-        Optional<Double> mm = parse.asReading().map(reading -> reading.value().mm());
+        String text = text(field).replace('−', '-');
+        Optional<Double> mm = TapeText.parse(text, unit, tape, TapeText.Allowed.ANY)
+                .asReading()
+                .map(reading -> reading.value().mm());
         if (mm.isPresent() && mm.get() >= least && mm.get() <= most) {
             return OptionalDouble.of(mm.get());
         }
-        problem(field, "problem.range.mm", "read", text(field), "least", plain(least), "most", plain(most));
+        // A bare number that only fits in the other unit was most likely meant in it.
+        String other = text.matches("\\d{1,3}") && !unit.metric() && Integer.parseInt(text) <= most ? text + " mm" : "";
+        offering(
+                field,
+                other,
+                "problem.range.length",
+                "read",
+                text(field),
+                "least",
+                Length.ofRoundedMm(least),
+                "most",
+                Length.ofRoundedMm(most));
         return OptionalDouble.empty();
     }
 

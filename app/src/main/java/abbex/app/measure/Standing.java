@@ -7,6 +7,7 @@ import abbex.core.units.Estimate;
 import abbex.core.vehicle.WheelPlace;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
@@ -42,6 +43,11 @@ public record Standing(List<UUID> sheets, Optional<Stage> newestStage, RideHeigh
     /** The present height of a wheel's place is told by no reading of the newest sheet. */
     public boolean missing(WheelPlace place) {
         return heights.missing().contains(place);
+    }
+
+    /** How far the axle may go up to the frame at the planned height, mm; empty where no sheet read that. */
+    public OptionalDouble travel(WheelPlace place) {
+        return heights.travel(place).map(left -> OptionalDouble.of(mm(left))).orElseGet(OptionalDouble::empty);
     }
 
     private int index(@Nullable UUID sheet) {

@@ -4,6 +4,7 @@ import abbex.app.page.Numerals;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.core.clearance.Cure;
+import abbex.core.clearance.Doubt;
 import abbex.core.clearance.Eye;
 import abbex.core.clearance.GapReading;
 import abbex.core.clearance.ProbeCheck;
@@ -74,34 +75,55 @@ class ClearanceWords {
         Verdict verdict = judged.verdict();
         CornerCase.Known known = judged.known();
         GapReading probe = known.probed().probe();
-        boolean onlyIf = corner.onlyIf(verdict);
-        String word = onlyIf
-                ? words.say("verdict.if", reader, "bump", CornerPages.plain(bump(corner)))
-                : words.say("verdict." + verdict.word()) + (verdict.mayTouch() ? ", " + words.say("verdict.may") : "");
         Sweep.Least least = verdict.least();
         return new CornerPage.Spot(
                 known.id().toString(),
                 known.mark(),
                 name(probe),
-                onlyIf ? "open" : mark(verdict.word()),
-                word,
+                mark(verdict.word()),
+                word(verdict, corner, reader) + (verdict.mayTouch() ? ", " + words.say("verdict.may") : ""),
                 length(least.gap(), reader) + " ± " + length(2 * verdict.standard(), reader),
                 length(verdict.needed(), reader),
                 probe.place().carrier() == ProbePlace.Carrier.KNUCKLE
                         ? words.say("pose.always")
-                        : Words.capital(pose(least.at(), corner)),
+                        : Words.capital(pose(least.at(), corner, reader)),
                 taken(known, probe, reader),
                 String.format(
                         Locale.ROOT,
                         "%.0f %.1f %.1f",
                         least.at().bump(),
                         Math.toDegrees(least.at().steer()),
-                        Math.toDegrees(least.at().roll())));
+                        Math.toDegrees(least.at().roll())),
+                ask(known, verdict));
     }
 
-    /** How far the wheel goes up with the stop crushed, mm. */
-    static double bump(CornerCase corner) {
-        return Math.rint(corner.plan().of(SweepField.STOP) + corner.plan().of(SweepField.CRUSH));
+    /** The verdict in a word, with what it holds for. */
+    String word(Verdict verdict, CornerCase corner, Reader reader) {
+        return words.say(
+                "verdict." + verdict.word(), reader, "bump", bump(corner.plan().bump()));
+    }
+
+    /** A travel to the whole millimetre. */
+    private static Length bump(double mm) {
+        return Length.ofRoundedMm(Math.rint(mm));
+    }
+
+    /** What to measure for a clear word; a witness mark is not taped again. */
+    private CornerPage.Ask ask(CornerCase.Known known, Verdict verdict) {
+        return verdict.toMeasure()
+                .filter(of -> !known.mark() || of != Doubt.Of.HOUR && of != Doubt.Of.ACROSS)
+                .map(of -> ask(of, known.id().toString()))
+                .orElse(CornerPage.Ask.NOTHING);
+    }
+
+    private CornerPage.Ask ask(Doubt.Of of, String gap) {
+        String text = words.say("ask." + of);
+        return switch (of) {
+            case READ, HOUR, ACROSS -> new CornerPage.Ask(text, gap, "");
+            case AXIS -> new CornerPage.Ask(text, "", SweepField.AXIS.id());
+            case LOCK -> new CornerPage.Ask(text, "", SweepField.INNER.id());
+            case BUMP -> new CornerPage.Ask(text, "", SweepField.STOP.id());
+        };
     }
 
     private String taken(CornerCase.Known known, GapReading probe, Reader reader) {
@@ -114,7 +136,8 @@ class ClearanceWords {
             return Numerals.html(words.say("taken.mark", reader, "face", face) + by + ": ")
                     + cause(known.read().orElseThrow(), reader);
         }
-        String said = Numerals.html(words.say("taken.probe", reader, "read", known.raw(), "face", face) + by);
+        String taped = known.taped().isEmpty() ? "" : ", " + words.say("taken.taped", reader, "spot", known.taped());
+        String said = Numerals.html(words.say("taken.probe", reader, "read", known.raw(), "face", face) + taped + by);
         if (known.read().isPresent()) {
             return said + Numerals.html("; " + words.say("taken.marked", reader, "gap", probe.gap())) + ": "
                     + cause(known.read().get(), reader);
@@ -138,13 +161,23 @@ class ClearanceWords {
             case CLEAR -> "clear";
             case CLOSE -> "look";
             case TOUCHES -> "stop";
-            case NOT_LOOKED_AT -> "open";
+            case CLEAR_IF, NOT_LOOKED_AT -> "open";
         };
     }
 
     private CornerPage.Spot open(ProbePlace place) {
         return new CornerPage.Spot(
-                "", false, name(place), "open", words.say("verdict.NOT_LOOKED_AT"), "", "", "", "", "");
+                "",
+                false,
+                name(place),
+                "open",
+                words.say("verdict.NOT_LOOKED_AT"),
+                "",
+                "",
+                "",
+                "",
+                "",
+                CornerPage.Ask.NOTHING);
     }
 
     /** Such as "Fender lip, 12 o’clock". */
@@ -157,7 +190,9 @@ class ClearanceWords {
     }
 
     static String hours(double clock) {
-        return BigDecimal.valueOf(clock).stripTrailingZeros().toPlainString() + " o’clock";
+        return BigDecimal.valueOf(Math.rint(10 * clock) / 10)
+                        .stripTrailingZeros()
+                        .toPlainString() + " o’clock";
     }
 
     static String length(double mm, Reader reader) {
@@ -165,7 +200,7 @@ class ClearanceWords {
     }
 
     /** Such as "at full right lock, bump 31 mm". */
-    String pose(Pose pose, CornerCase corner) {
+    String pose(Pose pose, CornerCase corner, Reader reader) {
         Range range = corner.house().motion().range();
         List<String> parts = new ArrayList<>();
         if (Math.abs(pose.steer()) > 0.05) {
@@ -176,7 +211,7 @@ class ClearanceWords {
         }
         if (Math.abs(pose.bump()) > 1) {
             parts.add(words.say(pose.bump() > 0 ? "pose.bump" : "pose.droop") + " "
-                    + Math.round(Math.abs(pose.bump())) + " mm"
+                    + Numerals.text(bump(Math.abs(pose.bump())), reader)
                     + (pose.bump() > corner.plan().of(SweepField.STOP) + 1 ? words.say("pose.crushed") : ""));
         }
         if (Math.abs(pose.roll()) > 0.01) {
@@ -264,7 +299,7 @@ class ClearanceWords {
                 drive.locks() ? "driven.locks" : "driven.straight",
                 reader,
                 "bump",
-                Long.toString(Math.round(drive.bump().getOrDefault(corner.corner(), 0.0))),
+                bump(drive.bump().getOrDefault(corner.corner(), 0.0)),
                 "lean",
                 BigDecimal.valueOf(drive.lean()).stripTrailingZeros().toPlainString());
         return words.say(touched ? "driven.marked" : "driven.part", reader, "day", day, "by", drive.by(), "far", far);

@@ -8,6 +8,7 @@ import abbex.app.page.Words;
 import abbex.core.clearance.ClearanceFinding;
 import abbex.core.clearance.Eye;
 import abbex.core.clearance.ProbePlace;
+import abbex.core.clearance.Verdict;
 import abbex.core.figure.Finding;
 import abbex.core.units.Length;
 import abbex.core.vehicle.End;
@@ -74,9 +75,9 @@ public class Clearances {
                     .forEach(j -> j.verdict()
                             .finding(corner.corner(), j.known().probed().probe().clock())
                             .ifPresent(findings::add));
-            if (corner.judged().stream().anyMatch(j -> corner.onlyIf(j.verdict()))) {
+            if (corner.judged().stream().anyMatch(j -> j.verdict().word() == Verdict.Word.CLEAR_IF)) {
                 findings.add(new ClearanceFinding.BumpGuessed(
-                        corner.corner(), Length.ofRoundedMm(ClearanceWords.bump(corner))));
+                        corner.corner(), Length.ofRoundedMm(corner.plan().bump())));
             }
         }
         for (WheelPlace wheel : job.vehicle().kind().wheelPlaces()) {

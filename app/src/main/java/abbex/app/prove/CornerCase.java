@@ -7,7 +7,6 @@ import abbex.core.clearance.Eye;
 import abbex.core.clearance.GapReading;
 import abbex.core.clearance.LocatedGap;
 import abbex.core.clearance.Needed;
-import abbex.core.clearance.ProbePlace;
 import abbex.core.clearance.Remedies;
 import abbex.core.clearance.Remedy;
 import abbex.core.clearance.RoadTest;
@@ -29,7 +28,6 @@ import org.jspecify.annotations.Nullable;
  *
  * @param known places, in the order they were found
  * @param planned wheel and tyre that are to clear
- * @param guessed nobody said how far the corners of the end go: the range is the usual one
  * @param drive the newest road test
  * @param needed how much air the shop asks for
  * @param standing how low the vehicle stands and is planned, which its sheets and the plan tell
@@ -39,7 +37,6 @@ record CornerCase(
         List<Known> known,
         Fitment planned,
         SweepPlan plan,
-        boolean guessed,
         List<SweepPlans.Taken> taken,
         Optional<Drive> drive,
         Needed needed,
@@ -56,6 +53,7 @@ record CornerCase(
      * A place.
      *
      * @param raw the gap as typed; empty for a mark
+     * @param taped where on the tyre, as typed: along the tread and across the face; empty where the eye told
      * @param read what a mark says; empty for what left none
      * @param moved true when the drive put it elsewhere than the probe had
      */
@@ -63,6 +61,7 @@ record CornerCase(
             UUID id,
             LocatedGap probed,
             String raw,
+            String taped,
             String by,
             Instant at,
             Optional<RoadTest.Mark> read,
@@ -75,13 +74,6 @@ record CornerCase(
     /** A place and what became of it. */
     record Judged(Known known, Verdict verdict) {}
 
-    /** Clear, but only within a range that nobody measured: what goes with the wheel is clear in any. */
-    boolean onlyIf(Verdict verdict) {
-        return guessed
-                && verdict.word() == Verdict.Word.CLEAR
-                && verdict.place().carrier() != ProbePlace.Carrier.KNUCKLE;
-    }
-
     CornerCase {
         known = List.copyOf(known);
         taken = List.copyOf(taken);
@@ -92,7 +84,6 @@ record CornerCase(
             List<MeasuredGap> probes,
             Fitment planned,
             SweepPlan plan,
-            boolean guessed,
             List<SweepPlans.Taken> taken,
             Optional<Drive> drive,
             Needed needed,
@@ -117,16 +108,17 @@ record CornerCase(
                     .or(() -> mark.map(m -> touching(m, at(drive), corner, standing)))
                     .orElseGet(() -> driven ? test.map(t -> t.unmarked(probed)).orElse(probed) : probed);
             mark.ifPresent(spoken::add);
-            known.add(new Known(row.id(), now, row.raw(), row.by(), row.at(), read, !now.equals(probed)));
+            known.add(new Known(
+                    row.id(), now, row.raw(), row.spot().text(), row.by(), row.at(), read, !now.equals(probed)));
         }
         marks.removeAll(spoken);
         for (Drive.Mark mark : marks) {
             Optional<RoadTest.Mark> read = test.flatMap(t -> t.mark(mark.place(), mark.clock(), mark.face()));
             LocatedGap at =
                     read.map(RoadTest.Mark::probed).orElseGet(() -> touching(mark, at(drive), corner, standing));
-            known.add(new Known(mark.id(), at, "", mark.by(), at(drive).at(), read, false));
+            known.add(new Known(mark.id(), at, "", "", mark.by(), at(drive).at(), read, false));
         }
-        return new CornerCase(corner, known, planned, plan, guessed, taken, drive, needed, standing, new Follows());
+        return new CornerCase(corner, known, planned, plan, taken, drive, needed, standing, new Follows());
     }
 
     private static Drive at(Optional<Drive> drive) {

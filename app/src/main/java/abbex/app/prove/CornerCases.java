@@ -43,8 +43,7 @@ class CornerCases {
     }
 
     SweepPlan plan(Job job, End end) {
-        return plans.of(job.shop(), job.vehicle().id(), end)
-                .orElseGet(() -> SweepPlan.usual(end, job.vehicle().kind()));
+        return plans.of(job.shop(), job.vehicle().id(), end, job.vehicle().kind());
     }
 
     /** How often the plan of an end was saved. */
@@ -78,17 +77,17 @@ class CornerCases {
     }
 
     private CornerCase read(Job job, WheelPlace corner, Fitment planned) {
+        Standing standing = standing(job);
         return CornerCase.of(
                 corner,
                 probes.of(job.shop(), job.vehicle().id()).stream()
                         .filter(p -> p.corner() == corner)
                         .toList(),
                 planned,
-                plan(job, corner.end()),
-                plans.of(job.shop(), job.vehicle().id(), corner.end()).isEmpty(),
+                plan(job, corner.end()).travelling(standing.travel(corner)),
                 plans.taken(job.shop(), job.vehicle().id(), corner),
                 drives.newest(job.shop(), job.vehicle().id()),
                 gaps.of(job.shop()),
-                standing(job));
+                standing);
     }
 }

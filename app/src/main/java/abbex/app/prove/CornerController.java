@@ -67,7 +67,9 @@ class CornerController {
         SweepPlan before = cases.plan(job, corner.end());
         SweepPlan plan = CornerPages.read(before, form).after(before);
         if (form.fits() && !plans.save(me, job.vehicle().id(), corner.end(), plan, form.edition())) {
-            form.meanwhile(cases.planEdition(job, corner.end()), CornerPages.texts(cases.plan(job, corner.end())));
+            form.meanwhile(
+                    cases.planEdition(job, corner.end()),
+                    CornerPages.texts(cases.plan(job, corner.end()), Reader.of(me)));
         }
         return form.fits() ? back(id, corner) : pages.corner(me, job, corner, form);
     }

@@ -4,7 +4,6 @@ import abbex.app.drawing.ClockDrawing;
 import abbex.app.page.Reader;
 import abbex.core.clearance.Cure;
 import abbex.core.clearance.ProbeCheck;
-import abbex.core.clearance.Verdict;
 import java.util.List;
 
 /**
@@ -58,7 +57,19 @@ public record CornerPage(
             String needed,
             String pose,
             String taken,
-            String at) {}
+            String at,
+            Ask ask) {}
+
+    /**
+     * What to measure so that a place clears.
+     *
+     * @param text empty when nothing would do
+     * @param again the gap that is to be taped anew; empty when it is something of the range
+     * @param field of the range that asks for it; empty for a gap
+     */
+    public record Ask(String text, String again, String field) {
+        static final Ask NOTHING = new Ask("", "", "");
+    }
 
     static CornerPage of(CornerCase corner, Reader reader, ClearanceWords say) {
         List<CornerCase.Judged> judged = corner.judged();
@@ -68,7 +79,7 @@ public record CornerPage(
                         j.verdict().least().gap(),
                         j.verdict().needed()))
                 .toList();
-        boolean wanting = judged.stream().anyMatch(j -> j.verdict().word() != Verdict.Word.CLEAR);
+        boolean wanting = judged.stream().anyMatch(j -> !j.verdict().fits());
         List<Cure> cures = wanting ? corner.cures() : List.of();
         return new CornerPage(
                 say.spots(corner, judged, reader),

@@ -16,6 +16,7 @@ import abbex.core.clearance.TyreBody;
 import abbex.core.motion.Pose;
 import abbex.core.motion.Range;
 import abbex.core.units.Graduation;
+import abbex.core.units.Length;
 import abbex.core.units.LengthUnit;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.WheelPlace;
@@ -28,6 +29,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -107,6 +109,7 @@ public class CornerPages {
     ModelAndView corner(Person me, Job job, WheelPlace corner, Form form) {
         Reader reader = form.reader();
         Map<String, String> parameters = form.texts();
+        again(me, job, form);
         ModelAndView page = form.on(frame("prove", me, job, corner, "corner"));
         Optional<Fitment> now = mounted.on(job, corner.end());
         Optional<CornerCase> found = chosen(job, corner, parameters);
@@ -115,12 +118,13 @@ public class CornerPages {
         page.addObject("view", found.map(c -> CornerPage.of(c, reader, say)).orElse(null));
         page.addObject("standing", now.map(CornerPages::text).orElse(""));
         page.addObject("swept", found.map(c -> text(c.planned())).orElse(""));
-        page.addObject("sets", sets(job, corner, parameters.get("set")));
+        page.addObject("sets", sets(job, corner, parameters.get("set"), reader));
         page.addObject("plan", cases.plan(job, corner.end()));
         Standing standing = cases.standing(job);
-        page.addObject("height", height(standing, corner, reader));
+        page.addObject("height", height(standing, corner, reader) + travel(standing, corner, reader));
         page.addObject("missing", missing(job, standing, corner, reader));
         page.addObject("fields", SweepField.values());
+        page.addObject("reader", reader);
         page.addObject("edition", cases.planEdition(job, corner.end()));
         page.addObject("probePlaces", ProbePlace.values());
         page.addObject("faces", TyreBody.Face.values());
@@ -132,15 +136,44 @@ public class CornerPages {
         return page;
     }
 
+    /** A gap that is to be taped anew fills the form as it was typed. */
+    private void again(Person me, Job job, Form form) {
+        if (form.has("gap")) {
+            return;
+        }
+        probes.of(me.shop(), job.vehicle().id()).stream()
+                .filter(p -> p.id().toString().equals(form.text("again")))
+                .findFirst()
+                .ifPresent(p -> {
+                    form.keep("clock", plain(p.probe().clock()));
+                    form.keep("face", p.probe().face().name());
+                    form.keep("place", p.probe().place().name());
+                    form.keep("gap", p.raw());
+                    form.keep("along", p.spot().along());
+                    form.keep("across", p.spot().across());
+                    form.keep("replaces", say.name(p.probe()));
+                });
+    }
+
     /** How low the corner stands by the sheets, and is planned. */
     private String height(Standing standing, WheelPlace corner, Reader reader) {
         return words.say(
                 "prove.height",
                 reader,
                 "now",
-                plain(Math.rint(standing.now(corner))),
+                Length.ofRoundedMm(Math.rint(standing.now(corner))),
                 "planned",
-                plain(Math.rint(standing.planned(corner))));
+                Length.ofRoundedMm(Math.rint(standing.planned(corner))));
+    }
+
+    /** The bump that the axle has under the frame, where a sheet read it. */
+    private String travel(Standing standing, WheelPlace corner, Reader reader) {
+        OptionalDouble travel = standing.travel(corner);
+        return travel.isEmpty()
+                ? ""
+                : " "
+                        + words.say(
+                                "prove.travel", reader, "travel", Length.ofRoundedMm(Math.rint(travel.getAsDouble())));
     }
 
     /** The reading that would tell how low the corner stands; empty when the newest sheet tells. */
@@ -167,7 +200,7 @@ public class CornerPages {
     }
 
     /** Every set of wheels with what becomes of it at a corner where something is known. */
-    private List<SetChip> sets(Job job, WheelPlace corner, @Nullable String asked) {
+    private List<SetChip> sets(Job job, WheelPlace corner, @Nullable String asked, Reader reader) {
         List<SetChip> chips = new ArrayList<>();
         for (WheelSet set : fitments.sets(job)) {
             set.fitment(corner.end())
@@ -179,7 +212,7 @@ public class CornerPages {
                                 set.id().toString(),
                                 set.name(),
                                 ClearanceWords.mark(worst.verdict().word()),
-                                words.say("verdict." + worst.verdict().word()),
+                                say.word(worst.verdict(), c, reader),
                                 say.name(worst.known().probed().probe()),
                                 set.id().toString().equals(asked)));
                     });
@@ -259,7 +292,7 @@ public class CornerPages {
                     ClearanceWords.length(spot.gap(), reader),
                     spot));
         }
-        String said = Words.capital(say.pose(pose, corner));
+        String said = Words.capital(say.pose(pose, corner, reader));
         String nearest = here.stream()
                 .min(Comparator.comparingDouble(h -> h.spot().gap()))
                 .map(h -> said + ": " + words.say("cut.nearest") + " " + h.name() + ", " + h.gap())
@@ -275,20 +308,19 @@ public class CornerPages {
                 (field.length()
                                 ? form.millimetres(field.id(), field.least(), field.most())
                                 : form.number(field.id(), field.least(), field.most()))
-                        .ifPresent(value -> values.put(field, Math.rint(100 * value) / 100));
+                        .ifPresent(value -> values.put(field, value));
+            } else if (form.has(field.id())) {
+                values.remove(field);
             }
         }
-        if (form.text(SweepField.LOWER.id()).isEmpty()) {
-            values.remove(SweepField.LOWER);
-        }
-        return new SweepPlan(values, form.has("chains"));
+        return known.with(values, form.has("chains"));
     }
 
     /** What the fields of a plan hold. */
-    static Map<String, String> texts(SweepPlan plan) {
+    static Map<String, String> texts(SweepPlan plan, Reader reader) {
         Map<String, String> texts = new LinkedHashMap<>();
         for (SweepField field : SweepField.values()) {
-            texts.put(field.id(), plan.text(field));
+            texts.put(field.id(), plan.text(field, reader));
         }
         return texts;
     }

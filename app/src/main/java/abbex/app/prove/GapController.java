@@ -69,8 +69,9 @@ class GapController {
         }
         ProbePlace place = form.choice("place", ProbePlace.values(), ProbePlace.values()[0]);
         TyreBody.Face face = form.choice("face", TyreBody.Face.values(), TyreBody.Face.TREAD);
-        Optional<GapReading> probe =
-                clock.flatMap(c -> gap.map(g -> new GapReading(place, c, face, g.value(), Length.ZERO)));
+        Optional<TapedSpot> spot = clock.flatMap(c -> now.flatMap(n -> TapedSpot.read(form, c, face, n)));
+        Optional<GapReading> probe = spot.flatMap(
+                s -> gap.map(g -> new GapReading(place, s.clock(), face, g.value(), Length.ZERO, s.spot())));
         if (form.fits() && probe.orElseThrow().point(TyreBody.of(now.orElseThrow()))[1] < BEHIND) {
             form.problem("gap", "problem.probe.hub");
         }
@@ -83,9 +84,18 @@ class GapController {
                 corner,
                 probe.orElseThrow(),
                 form.raw(gap.orElseThrow()),
+                spot.orElseThrow().taped(),
                 now.orElseThrow(),
                 cases.standing(job).newest());
+        again(me, job, form.text("again"));
         return new ModelAndView("redirect:/jobs/" + id + "/prove?corner=" + corner);
+    }
+
+    /** The gap that was taped anew counts no more. */
+    private void again(Person me, Job job, String former) {
+        probes.of(me.shop(), job.vehicle().id()).stream()
+                .filter(p -> p.id().toString().equals(former))
+                .forEach(p -> probes.withdraw(me, job.vehicle().id(), p.id()));
     }
 
     @PostMapping("/jobs/{id}/prove/probes/{probe}/withdraw")

@@ -14,6 +14,8 @@ import abbex.core.wheels.Fitment;
 import abbex.core.wheels.TyreSize;
 import abbex.core.wheels.Wheel;
 import java.math.BigDecimal;
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
@@ -25,17 +27,17 @@ import org.springframework.stereotype.Service;
 @Service
 public class MeasuredGaps {
     private static final String OF = """
-            select b.id, b.corner, b.place, b.clock, b.face, b.gap_raw, b.gap_nm, b.tyre, b.wheel, b.spacer_nm, b.sheet_id, b.made_at, p.initials
+            select b.id, b.corner, b.place, b.clock, b.face, b.gap_raw, b.gap_nm, b.along_raw, b.across_raw, b.across_nm, b.tyre, b.wheel, b.spacer_nm, b.sheet_id, b.made_at, p.initials
               from probe b join person p on p.id = b.person_id
              where b.shop_id = :shop and b.vehicle_id = :vehicle and not exists (select 1 from withdrawal w where w.shop_id = b.shop_id and w.of_id = b.id)
              order by b.made_at, b.id
             """;
 
     private static final String ADD = """
-            insert into probe (id, shop_id, vehicle_id, corner, place, clock, face, gap_raw, gap_nm, tyre, wheel, spacer_nm,
-                               sheet_id, person_id, made_at)
-            values (:id, :shop, :vehicle, :corner, :place, :clock, :face, :raw, :nm, :tyre, :wheel, :spacer, :sheet,
-                    :person, :at)
+            insert into probe (id, shop_id, vehicle_id, corner, place, clock, face, gap_raw, gap_nm, along_raw, across_raw, across_nm,
+                               tyre, wheel, spacer_nm, sheet_id, person_id, made_at)
+            values (:id, :shop, :vehicle, :corner, :place, :clock, :face, :raw, :nm, :along, :across, :acrossNm,
+                    :tyre, :wheel, :spacer, :sheet, :person, :at)
             """;
 
     private final Reads reads;
@@ -66,8 +68,10 @@ public class MeasuredGaps {
                                 row.getBigDecimal("clock").doubleValue(),
                                 TyreBody.Face.valueOf(row.getString("face")),
                                 Length.ofNm(row.getLong("gap_nm")),
-                                Length.ZERO),
+                                Length.ZERO,
+                                spot(row)),
                         row.getString("gap_raw"),
+                        new MeasuredGap.Taped(text(row, "along_raw"), text(row, "across_raw")),
                         new Fitment(
                                 Wheel.parse(row.getString("wheel"))
                                         .asWheel()
@@ -80,17 +84,42 @@ public class MeasuredGaps {
                 .list();
     }
 
-    /**
-     * Keeps a gap with the wheel that it was measured from.
-     *
-     * @param sheet that tells how low the vehicle stands
-     */
+    private static GapReading.Spot spot(ResultSet row) throws SQLException {
+        long across = row.getLong("across_nm");
+        Optional<Length> told = row.wasNull() ? Optional.empty() : Optional.of(Length.ofNm(across));
+        boolean taped = row.getString("along_raw") != null;
+        return new GapReading.Spot(taped ? GapReading.Spot.TAPED : GapReading.Spot.EYE, told);
+    }
+
+    private static String text(ResultSet row, String column) throws SQLException {
+        String text = row.getString(column);
+        return text == null ? "" : text;
+    }
+
+    /** Keeps a gap whose spot the eye told. */
     public void add(
             Person by,
             UUID vehicle,
             WheelPlace corner,
             GapReading probe,
             String raw,
+            Fitment measured,
+            Optional<UUID> sheet) {
+        add(by, vehicle, corner, probe, raw, MeasuredGap.Taped.NOTHING, measured, sheet);
+    }
+
+    /**
+     * Keeps a gap with the wheel that it was measured from.
+     *
+     * @param sheet that tells how low the vehicle stands
+     */
+    void add(
+            Person by,
+            UUID vehicle,
+            WheelPlace corner,
+            GapReading probe,
+            String raw,
+            MeasuredGap.Taped spot,
             Fitment measured,
             Optional<UUID> sheet) {
         jdbc.sql(ADD)
@@ -103,6 +132,9 @@ public class MeasuredGaps {
                 .param("face", probe.face().name())
                 .param("raw", raw)
                 .param("nm", probe.gap().nm())
+                .param("along", spot.along().isEmpty() ? null : spot.along())
+                .param("across", spot.across().isEmpty() ? null : spot.across())
+                .param("acrossNm", probe.spot().across().map(Length::nm).orElse(null))
                 .param("tyre", measured.tyre().text())
                 .param("wheel", measured.wheel().withSpacer(Length.ZERO).text())
                 .param("spacer", measured.wheel().spacer().nm())

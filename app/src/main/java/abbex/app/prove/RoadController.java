@@ -10,7 +10,6 @@ import abbex.app.page.Words;
 import abbex.app.people.Person;
 import abbex.core.clearance.ProbePlace;
 import abbex.core.clearance.TyreBody;
-import abbex.core.clearance.Verdict;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.WheelPlace;
 import java.util.ArrayList;
@@ -165,7 +164,7 @@ class RoadController {
         for (WheelPlace corner : job.vehicle().kind().wheelPlaces()) {
             Optional<CornerCase> found = cases.of(job, corner);
             List<String> chalk = found.map(c -> c.judged().stream()
-                            .filter(j -> j.verdict().word() != Verdict.Word.CLEAR)
+                            .filter(j -> !j.verdict().fits())
                             .map(j -> say.name(j.known().probed().probe()))
                             .toList())
                     .orElse(List.of());
@@ -188,7 +187,7 @@ class RoadController {
                                 + words.say("seen." + m.on()),
                         found.map(c -> drive.at(corner, c.plan(), c.standing()))
                                 .flatMap(t -> t.mark(m.place(), m.clock(), m.face()))
-                                .map(read -> Words.capital(say.pose(read.pose(), found.orElseThrow())) + ". "
+                                .map(read -> Words.capital(say.pose(read.pose(), found.orElseThrow(), reader)) + ". "
                                         + Words.capital(say.cause(read, reader)))
                                 .orElse("")))
                 .toList();

@@ -99,10 +99,17 @@ public class RoadTests {
                 .ifPresent(newest -> drives.withdraw(by, job.vehicle().id(), mark));
     }
 
+    /** Keeps what was measured of how far an end goes. */
+    public void sweep(Person by, Job job, End end, Map<SweepField, Double> measured) {
+        SweepPlan plan = cases.plan(job, end);
+        Map<SweepField, Double> values = new EnumMap<>(SweepField.class);
+        values.putAll(plan.values());
+        values.putAll(measured);
+        plans.save(by, job.vehicle().id(), end, plan.with(values, plan.chains()));
+    }
+
     /** Plans an end to come down from as arrived by so many mm. */
     public void lower(Person by, Job job, End end, double mm) {
-        Map<SweepField, Double> values = new EnumMap<>(cases.plan(job, end).values());
-        values.put(SweepField.LOWER, mm);
-        plans.save(by, job.vehicle().id(), end, new SweepPlan(values, false));
+        sweep(by, job, end, Map.of(SweepField.LOWER, mm));
     }
 }

@@ -1,7 +1,11 @@
 package abbex.app.prove;
 
+import abbex.app.page.Reader;
 import abbex.core.motion.Range;
 import abbex.core.motion.StraightMotion;
+import abbex.core.units.Graduation;
+import abbex.core.units.Length;
+import abbex.core.units.TapeText;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.VehicleKind;
 import java.util.Locale;
@@ -35,8 +39,20 @@ public enum SweepField {
     }
 
     /** A length, in millimetres; the others are degrees. */
-    boolean length() {
+    public boolean length() {
         return column.endsWith("_mm");
+    }
+
+    /** A value as it may be typed again: a length in the person's unit where it stands on a mark of it, else in mm. */
+    String typed(double value, Reader reader) {
+        if (!length()) {
+            return CornerPages.plain(value);
+        }
+        Length length = Length.ofRoundedMm(value);
+        boolean inches = !reader.unit().metric() && length.onInchMarks();
+        return inches || reader.unit().metric()
+                ? TapeText.number(length, reader.unit())
+                : TapeText.print(length, Graduation.MILLIMETRE);
     }
 
     double least() {

@@ -1,9 +1,11 @@
 package abbex.app.prove;
 
+import abbex.app.page.Reader;
 import abbex.core.clearance.TyreBody.Worn;
 import abbex.core.figure.Reason;
 import abbex.core.heights.Contribution;
 import abbex.core.heights.HeightFormula;
+import abbex.core.motion.Known;
 import abbex.core.motion.Motion;
 import abbex.core.motion.Range;
 import abbex.core.motion.StraightMotion;
@@ -22,29 +24,64 @@ import java.util.OptionalDouble;
 /**
  * How far the corners of an end are swept.
  *
- * @param values by field: millimetres and degrees; rates are degrees over 25 mm of bump; without a planned drop it stays as
- *     it stands
+ * @param values what was measured or planned, by field: millimetres and degrees; rates are degrees over 25 mm of bump; without
+ *     a planned drop it stays as it stands
+ * @param usual what counts for the rest
  * @param chains true when a traction device has to clear as well
  */
-public record SweepPlan(Map<SweepField, Double> values, boolean chains) {
+public record SweepPlan(Map<SweepField, Double> values, Map<SweepField, Double> usual, boolean chains) {
     private static final double RATED_OVER = 25;
+
+    /** A stop's crush that nobody measured, one standard deviation in mm (ours). */
+    private static final double ANY_CRUSH = 6;
 
     public SweepPlan {
         values = Map.copyOf(values);
+        usual = Map.copyOf(usual);
     }
 
+    /** Nothing measured. */
     static SweepPlan usual(End end, VehicleKind kind) {
-        Map<SweepField, Double> values = new EnumMap<>(SweepField.class);
+        Map<SweepField, Double> usual = new EnumMap<>(SweepField.class);
         for (SweepField field : SweepField.values()) {
             if (field != SweepField.LOWER) {
-                values.put(field, field.usual(end, kind));
+                usual.put(field, field.usual(end, kind));
             }
         }
-        return new SweepPlan(values, false);
+        return new SweepPlan(Map.of(), usual, false);
+    }
+
+    /** The same with other values measured or planned. */
+    SweepPlan with(Map<SweepField, Double> other, boolean withChains) {
+        return new SweepPlan(other, usual, withChains);
     }
 
     double of(SweepField field) {
-        return Objects.requireNonNull(values.get(field), field.name());
+        Double value = values.get(field);
+        return value != null ? value : Objects.requireNonNull(usual.get(field), field.name());
+    }
+
+    private boolean measured(SweepField field) {
+        return values.containsKey(field);
+    }
+
+    /** How far the wheel goes up with the stop crushed, mm. */
+    double bump() {
+        return of(SweepField.STOP) + of(SweepField.CRUSH);
+    }
+
+    /** Where nobody measured the rod, the travel that the axle has under the frame is the bump, mm. */
+    SweepPlan travelling(OptionalDouble travel) {
+        if (measured(SweepField.STOP) || travel.isEmpty()) {
+            return this;
+        }
+        Map<SweepField, Double> told = new EnumMap<>(SweepField.class);
+        told.putAll(values);
+        double whole = Math.max(0, Math.min(SweepField.STOP.most(), travel.getAsDouble()));
+        double crush = Math.min(whole, of(SweepField.CRUSH));
+        told.put(SweepField.CRUSH, crush);
+        told.put(SweepField.STOP, whole - crush);
+        return with(told, chains);
     }
 
     /** How far it is to come down from as arrived, mm; empty when it stays as it stands. */
@@ -62,21 +99,28 @@ public record SweepPlan(Map<SweepField, Double> values, boolean chains) {
             return this;
         }
         double raised = before.lower().getAsDouble() - lower().getAsDouble();
-        Map<SweepField, Double> moved = new EnumMap<>(values);
+        Map<SweepField, Double> moved = new EnumMap<>(SweepField.class);
+        moved.putAll(values);
         follow(moved, before, SweepField.STOP, raised);
         follow(moved, before, SweepField.DROOP, -raised);
-        return new SweepPlan(moved, chains);
+        return with(moved, chains);
     }
 
     private void follow(Map<SweepField, Double> moved, SweepPlan before, SweepField field, double by) {
-        if (of(field) == before.of(field)) {
+        if (measured(field) && of(field) == before.of(field)) {
             moved.put(field, Math.max(field.least(), Math.min(field.most(), of(field) + by)));
         }
     }
 
-    /** What a field of the form holds. */
-    public String text(SweepField field) {
-        return values.containsKey(field) ? CornerPages.plain(of(field)) : "";
+    /** What a field of the form holds; empty for what was not measured. */
+    public String text(SweepField field, Reader reader) {
+        return measured(field) ? field.typed(of(field), reader) : "";
+    }
+
+    /** What counts while a field is empty; empty where nothing does. */
+    public String instead(SweepField field, Reader reader) {
+        Double counts = usual.get(field);
+        return counts == null ? "" : field.typed(counts, reader);
     }
 
     /** The plan of an end as a part of its ride height. */
@@ -99,14 +143,23 @@ public record SweepPlan(Map<SweepField, Double> values, boolean chains) {
                 Range.of(
                         corner,
                         of(SweepField.DROOP),
-                        of(SweepField.STOP) + of(SweepField.CRUSH),
+                        bump(),
                         radians(SweepField.INNER),
                         radians(SweepField.OUTER),
                         radians(SweepField.ROLL)),
                 radians(SweepField.CAMBER),
                 radians(SweepField.CAMBER_RATE) / RATED_OVER,
                 side * radians(SweepField.STEER_RATE) / RATED_OVER,
-                of(SweepField.AXIS));
+                of(SweepField.AXIS),
+                known());
+    }
+
+    private Known known() {
+        Known known = Known.of(
+                measured(SweepField.STOP),
+                measured(SweepField.INNER) && measured(SweepField.OUTER),
+                measured(SweepField.AXIS));
+        return measured(SweepField.STOP) && !measured(SweepField.CRUSH) ? known.withBump(ANY_CRUSH) : known;
     }
 
     private double radians(SweepField field) {

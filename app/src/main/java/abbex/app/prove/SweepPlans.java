@@ -8,6 +8,7 @@ import abbex.app.store.Times;
 import abbex.core.clearance.Cure.Dose;
 import abbex.core.clearance.Remedy;
 import abbex.core.vehicle.End;
+import abbex.core.vehicle.VehicleKind;
 import abbex.core.vehicle.WheelPlace;
 import java.math.BigDecimal;
 import java.time.Clock;
@@ -69,11 +70,15 @@ class SweepPlans {
     /** A remedy in the plan of a corner. */
     record Taken(UUID id, WheelPlace corner, Dose dose, Instant at) {}
 
-    /** A plan and how often that of its end was saved. */
-    private record Saved(SweepPlan plan, int edition) {}
+    /** What was saved of an end last, and how often something was. */
+    private record Saved(Map<SweepField, Double> values, boolean chains, int edition) {}
 
-    Optional<SweepPlan> of(UUID shop, UUID vehicle, End end) {
-        return saved(shop, vehicle, end).map(Saved::plan);
+    /** What was saved of an end, over what is usual there. */
+    SweepPlan of(UUID shop, UUID vehicle, End end, VehicleKind kind) {
+        SweepPlan usual = SweepPlan.usual(end, kind);
+        return saved(shop, vehicle, end)
+                .map(saved -> usual.with(saved.values(), saved.chains()))
+                .orElse(usual);
     }
 
     /** How often the plan of an end was saved. */
@@ -102,7 +107,7 @@ class SweepPlans {
                     }
                     plans.put(
                             End.valueOf(row.getString("end_of")),
-                            new Saved(new SweepPlan(values, row.getBoolean("chains")), row.getInt("edition")));
+                            new Saved(values, row.getBoolean("chains"), row.getInt("edition")));
                 });
         return plans;
     }

@@ -103,6 +103,25 @@ class ComputeDropTest {
         assertTrue(answer.body().contains("LESS_BUT_USUAL"), answer.body());
     }
 
+    /** What lies between counts: its misreading is named with its sheet, and one side alone is told as one side. */
+    @Test
+    void sheets_between_are_readings_of_the_same_vehicle() {
+        HttpResponse<String> answer = send("""
+                {"before":{"HF":{"LF":"15 1/4"},"GF":{"LF":"27 1/4"},"RIM":{"LF":"24 1/4"}},
+                 "between":[{"HF":{"LF":"14 1/8"},"GF":{"LF":"26 5/8"},"RIM":{"LF":"23 1/8"}}],
+                 "after":{"HF":{"LF":"14"},"GF":{"LF":"26"},"RIM":{"LF":"23"}}}
+                """);
+        assertEquals(200, answer.statusCode(), answer.body());
+        JsonNode said = json.readTree(answer.body());
+        assertEquals("1 1/4 in", said.at("/ends/front/drop/text").asString());
+        assertEquals("between[0]", said.at("/suspects/0/sheet").asString());
+        assertEquals("LF.GF", said.at("/suspects/0/place").asString());
+        assertTrue(answer.body().contains("ONE_SIDE_ONLY"), answer.body());
+        HttpResponse<String> wrong = send("{\"between\":[{\"HF\":{\"LF\":\"15 1/7\"}}]}");
+        assertEquals(
+                "between[0].HF.LF", json.readTree(wrong.body()).get("field").asString());
+    }
+
     /** Other wheels, of which rim and tread tell nothing; another load, of which nothing is as advertised; a pressure that is off. */
     @Test
     void the_state_of_a_sheet_counts_as_on_a_page() {
@@ -151,7 +170,7 @@ class ComputeDropTest {
                     400 | {"before":{"HF":{"LF":14}}} | before.HF.LF | "25 7/16"
                     400 | {"before":{"HF":{"XX":"14"}}} | before.HF.XX | LF, RF, RR, LR
                     400 | {"before":{"ZZ":{}}} | before.ZZ | GF, HF, RIM, FG, TG, stage, floor, standIn, arches, state
-                    400 | {"colour":"red"} | colour | unit, graduation, kind, wheelbase, frameBase, headAngle, points, advertised, limits, before, after
+                    400 | {"colour":"red"} | colour | unit, graduation, kind, wheelbase, frameBase, headAngle, points, advertised, limits, before, between, after
                     400 | {"unit":"furlong"} | unit | in
                     400 | {"graduation":"1/3"} | graduation | 1/16 in
                     400 | {"kind":"boat"} | kind | car

@@ -1,6 +1,7 @@
 package abbex.app.api;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import abbex.app.support.Shop;
 import java.net.http.HttpResponse;
@@ -59,6 +60,69 @@ class ComputeWheelsTest {
         assertEquals("LONGER_STOP", touches.at("/remedies/0/do/0/remedy").asString());
     }
 
+    /** What was not said was not measured: nothing is clear without an if; what is open is told by its parts. */
+    @Test
+    void what_was_not_measured_widens_and_never_clears() {
+        String corner = """
+                {"planned":{"widthIn":7.5,"offsetMm":45,"tyre":"205/55R16"},"range":{%s},
+                 "probes":[{"place":"LINER_FRONT","clock":10,"face":"TREAD","gapMm":%d%s}]}
+                """;
+        JsonNode guessed = ask("clearance", corner.formatted("", 140, ""), 200).at("/places/0");
+        assertEquals("clear_if", guessed.get("verdict").asString());
+        assertEquals("bump", guessed.get("measureNext").asString());
+        JsonNode close = ask("clearance", corner.formatted("\"bumpMm\":55,\"steerDeg\":38", 68, ""), 200)
+                .at("/places/0");
+        assertEquals("close", close.get("verdict").asString());
+        assertEquals("axis", close.get("measureNext").asString());
+        String measured = "\"bumpMm\":55,\"steerDeg\":38,\"steerAxisMm\":60,\"steerAxisStandardMm\":2";
+        JsonNode clear = ask(
+                        "clearance",
+                        corner.formatted(measured, 68, ",\"clockStandardHours\":0.05,\"acrossMm\":112"),
+                        200)
+                .at("/places/0");
+        assertEquals("clear", clear.get("verdict").asString());
+        double parts = 0;
+        for (JsonNode part : clear.get("standardUncertaintyPartsMm")) {
+            parts += part.asDouble() * part.asDouble();
+        }
+        assertEquals(clear.get("standardUncertaintyMm").asDouble(), Math.sqrt(parts), 0.02);
+        assertTrue(close.at("/standardUncertaintyPartsMm/hour").asDouble()
+                > 3 * clear.at("/standardUncertaintyPartsMm/hour").asDouble());
+    }
+
+    /** On level ground the least air is the lowest point's own height (arithmetic); a lift in front raises it by the lever rule. */
+    @Test
+    void a_ground_is_crossed() {
+        String crossing = """
+                {"wheelbaseMm":2500,"frontRadiusMm":300,"rearRadiusMm":300,"noseLiftMm":50,
+                 "points":[{"name":"pan","stationMm":-1000,"heightMm":120},{"name":"lip","stationMm":800,"heightMm":160}],%s}
+                """;
+        JsonNode flat = ask(
+                "crossing",
+                crossing.formatted("\"profile\":[{\"alongMm\":0,\"upMm\":0},{\"alongMm\":900,\"upMm\":0}]"),
+                200);
+        assertEquals(120, flat.at("/standing/leastAirMm").asDouble(), 0.2);
+        assertEquals("pan", flat.at("/standing/under").asString());
+        assertEquals(120 + 50 * 1500 / 2500.0, flat.at("/noseLifted/leastAirMm").asDouble(), 0.2);
+        // 160 over 0.4 at 12 %: a lip 800 ahead of a wheel that still stands level is 60 short of a step of 100 there.
+        JsonNode step = ask(
+                "crossing",
+                crossing.formatted("\"profile\":[{\"alongMm\":0,\"upMm\":0},{\"alongMm\":1,\"upMm\":100}]"),
+                200);
+        assertTrue(step.at("/standing/leastAirMm").asDouble() <= 60.2, step.toString());
+        assertEquals(
+                "scrapes",
+                ask(
+                                "crossing",
+                                crossing.formatted(
+                                        "\"profile\":[{\"alongMm\":0,\"upMm\":0},{\"alongMm\":1,\"upMm\":170}]"),
+                                200)
+                        .at("/standing/verdict")
+                        .asString());
+        assertTrue(ask("crossing", crossing.formatted("\"ground\":\"DRIVEWAY\""), 200)
+                .has("standing"));
+    }
+
     /** A traction device takes its own thickness, a shop's own need decides the word, and two gaps at one spot are told. */
     @Test
     void what_is_put_over_what_is_needed_and_what_contradicts_itself() {
@@ -93,6 +157,10 @@ class ComputeWheelsTest {
                     clearance | {"planned":{"tyre":"225/45R17","widthIn":8,"offsetMm":45},"probes":[{"clock":13}]} | probes[0].clock | from 0.01 to 12
                     clearance | {"planned":{"tyre":"225/45R17","widthIn":8,"offsetMm":45},"probes":[{"clock":12,"gapMm":5,"place":"ROOF"}]} | probes[0].place | FENDER_LIP
                     clearance | {"planned":{"tyre":"225/45R17","widthIn":8,"offsetMm":45},"lowerMm":-5,"probes":[{"place":"STRUT","face":"TREAD","clock":12,"gapMm":5}]} | lowerMm | from 0 to 250
+                    crossing | {} | wheelbaseMm | 2640
+                    crossing | {"wheelbaseMm":2500,"frontRadiusMm":300,"rearRadiusMm":300,"points":[{"stationMm":1,"heightMm":100}]} | ground | DRIVEWAY
+                    crossing | {"wheelbaseMm":2500,"frontRadiusMm":300,"rearRadiusMm":300,"points":[{"stationMm":1,"heightMm":100}],"profile":[{"alongMm":5,"upMm":0},{"alongMm":5,"upMm":9}]} | profile[1].alongMm | [{"alongMm":0,"upMm":0},{"alongMm":600,"upMm":20}]
+                    clearance | {"planned":{"tyre":"225/45R17","widthIn":8,"offsetMm":45},"probes":[{"place":"STRUT","face":"TREAD","clock":12,"gapMm":5,"acrossMm":-1}]} | probes[0].acrossMm | from 0 to 600
                     wheel-change | {"from":{}} | from.tyre | 225/45R17 91W
                     wheel-change | {"from":{"tyre":"225/45R17"}} | from.widthIn | 8
                     wheel-change | {"from":{"tyre":"225/45R17","widthIn":8,"offsetMm":451}} | from.offsetMm | from -150 to 150

@@ -122,8 +122,8 @@ class StaleFormsTest {
                         .statusCode());
         String page = orla.get("/jobs/" + job + "/prove?corner=LF").body();
         String[] form = {"corner", "LF", "edition", edition(page)};
-        assertEquals(302, milo.post(range, with(form, "stop", "61")).statusCode());
-        told(orla.post(range, with(form, "stop", "62")), "62", "61");
+        assertEquals(302, milo.post(range, with(form, "stop", "61 mm")).statusCode());
+        told(orla.post(range, with(form, "stop", "62 mm")), "62 mm", "61 mm");
     }
 
     @Test

@@ -4,16 +4,22 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import abbex.app.page.Numerals;
+import abbex.app.page.Reader;
 import abbex.app.support.Jobs;
 import abbex.app.support.Said;
 import abbex.app.support.Screen;
 import abbex.app.support.Shop;
+import abbex.core.units.Graduation;
+import abbex.core.units.Length;
+import abbex.core.units.LengthUnit;
 import com.google.gson.JsonArray;
 import com.google.gson.JsonObject;
 import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.BoundingBox;
+import java.time.ZoneOffset;
 import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterEach;
@@ -51,6 +57,15 @@ class ProveTest {
     void close() {
         assertEquals(List.of(), screen.complaints());
         screen.close();
+    }
+
+    /** A length as this person reads it. */
+    private static String inches(long mm) {
+        return Numerals.text(Length.ofMm(mm), new Reader(LengthUnit.INCH, Graduation.SIXTEENTH_INCH, ZoneOffset.UTC));
+    }
+
+    private static String clearIf(long bump) {
+        return Said.by("verdict.CLEAR_IF", "bump", inches(bump));
     }
 
     private Locator place(String name) {
@@ -187,7 +202,7 @@ class ProveTest {
         assertThat(page.locator("#nearest")).containsText(Said.by("pose.ride"));
         tabTo("#hand-bump");
         page.keyboard().press("End");
-        assertThat(page.locator("#nearest")).containsText("Bump 70 mm" + Said.by("pose.crushed"));
+        assertThat(page.locator("#nearest")).containsText("Bump " + inches(70) + Said.by("pose.crushed"));
         assertThat(page.locator(".spot-at.stop")).hasCount(0);
         tabTo("#hand-steer");
         page.keyboard().press("Home");
@@ -203,7 +218,7 @@ class ProveTest {
         tabTo(".ways .btn");
         page.keyboard().press("Enter");
         assertThat(page.locator(".plan")).isVisible();
-        assertThat(place("Fender lip, 12 o’clock")).containsText(Said.by("verdict.CLEAR"));
+        assertThat(place("Fender lip, 12 o’clock")).containsText(clearIf(70));
     }
 
     @Test
@@ -211,26 +226,40 @@ class ProveTest {
         receive(Screen.desk());
         probe("FENDER_LIP", "12", "TREAD", "110 mm");
         // Nobody said how far this wheel goes up: it clears only if that holds.
-        assertThat(place("Fender lip, 12 o’clock")).containsText(Said.by("verdict.if", "bump", "70"));
+        assertThat(place("Fender lip, 12 o’clock")).containsText(clearIf(70));
+        assertThat(place("Fender lip, 12 o’clock").locator(".ask")).containsText(Said.by("ask.BUMP"));
+        // Saving what nobody filled in measures nothing.
         page.locator("#stop").press("Enter");
-        assertThat(place("Fender lip, 12 o’clock")).not().containsText(Said.part("verdict.if"));
+        assertThat(place("Fender lip, 12 o’clock")).containsText(clearIf(70));
+        assertThat(page.locator("#stop")).hasAttribute("placeholder", "45 mm");
+        // A bare number is in this person's inches.
+        page.locator("#stop").fill("45");
+        page.locator("#stop").press("Enter");
+        assertThat(page.locator("#stop-bad")).containsText(Said.part("problem.range.length"));
+        page.locator("#stop-bad .offer").click();
+        assertThat(page.locator("#stop")).hasValue("45 mm");
+        page.locator("#droop").fill("2 3/8");
+        page.locator("#stop").press("Enter");
+        assertThat(page.locator("#droop")).hasValue("2 3/8");
+        assertThat(place("Fender lip, 12 o’clock")).not().containsText(Said.part("verdict.CLEAR_IF"));
         assertThat(place("Fender lip, 12 o’clock")).containsText(Said.by("verdict.CLEAR"));
-        page.locator("#lower").fill("60");
+        page.locator("#droop").fill("60 mm");
+        page.locator("#lower").fill("60 mm");
         page.locator("#lower").press("Enter");
         assertThat(place("Fender lip, 12 o’clock")).containsText(Said.by("verdict.TOUCHES"));
-        assertThat(page.locator("#lower")).hasValue("60");
+        assertThat(page.locator("#lower")).hasValue("60 mm");
         assertThat(page.locator(".cures")).containsText(Said.part("remedy.proof"));
         page.locator(".ways .btn").first().click();
         assertThat(page.locator(".plan li").first()).isVisible();
         // A raised body has more bump to its stop: what clears at 60 does not clear by raising.
-        assertThat(page.locator("#stop")).hasValue("45");
-        page.locator("#lower").fill("40");
+        assertThat(page.locator("#stop")).hasValue("45 mm");
+        page.locator("#lower").fill("40 mm");
         page.locator("#lower").press("Enter");
-        assertThat(page.locator("#stop")).hasValue("65");
-        assertThat(page.locator("#droop")).hasValue("40");
-        page.locator("#lower").fill("60");
+        assertThat(page.locator("#stop")).hasValue("65 mm");
+        assertThat(page.locator("#droop")).hasValue("40 mm");
+        page.locator("#lower").fill("60 mm");
         page.locator("#lower").press("Enter");
-        assertThat(page.locator("#stop")).hasValue("45");
+        assertThat(page.locator("#stop")).hasValue("45 mm");
         String prove = page.url();
         page.locator(".strip a").last().click();
         assertThat(page.locator(".paper")).containsText(Said.part("sheet.clears"));
@@ -287,16 +316,16 @@ class ProveTest {
         page.locator("#lean").fill("steep");
         page.locator("#lean").press("Enter");
         assertThat(page.locator("#lean-bad")).containsText("Enter 0 to 15");
-        assertThat(page.locator("#bumpLF-bad")).containsText("Enter 0 to 300");
+        assertThat(page.locator("#bumpLF-bad")).containsText("Enter 0″ to 11");
         for (String corner : List.of("LF", "RF", "RR", "LR")) {
-            page.locator("#bump" + corner).fill(corner.equals("RF") ? "1 7/8 in" : "48");
+            page.locator("#bump" + corner).fill(corner.equals("RF") ? "1 7/8" : "48 mm");
         }
         // Nothing is ticked for anybody: what was driven is said.
         assertThat(page.locator("input[name=locks]")).not().isChecked();
         page.locator("input[name=locks]").check();
         page.locator("#lean").fill("2.5");
         page.locator("#lean").press("Enter");
-        assertThat(page.locator(".proved")).containsText(Said.by("driven.locks", "bump", "48", "lean", "2.5"));
+        assertThat(page.locator(".proved")).containsText(Said.by("driven.locks", "bump", inches(48), "lean", "2.5"));
         // 32 mm were probed and 48 mm of bump left no mark: it lies further out than that.
         page.locator(".chip.set").first().click();
         assertThat(place("Inner arch, 12 o’clock")).containsText(Said.part("taken.unmarked"));
@@ -359,6 +388,40 @@ class ProveTest {
         assertThat(page.locator(".paper")).containsText(Said.by("finding.SCRAPES.title"));
     }
 
+    /** Close for the hour that the eye told: the page asks for a tape, and what is taped counts instead. */
+    @Test
+    void an_hour_by_eye_is_taped_when_the_page_asks_for_it() {
+        receive(Screen.desk());
+        probe("LINER_FRONT", "10", "TREAD", "2 11/16");
+        page.locator("#stop").fill("30 mm");
+        page.locator("#inner").fill("38");
+        page.locator("#outer").fill("32");
+        page.locator("#outer").press("Enter");
+        Locator liner = place("Liner, front, 10 o’clock");
+        assertThat(liner).containsText(Said.by("verdict.CLOSE"));
+        assertThat(liner.locator(".ask")).containsText(Said.by("ask.AXIS"));
+        liner.locator(".ask a").click();
+        page.locator("#axis").fill("60 mm");
+        page.locator("#outer").press("Enter");
+        assertThat(liner).containsText(Said.by("verdict.CLOSE"));
+        assertThat(liner.locator(".ask")).containsText(Said.by("ask.HOUR"));
+        liner.locator(".ask a").click();
+        assertThat(page.locator("#gap")).hasValue("2 11/16");
+        assertThat(page.locator("#place")).hasValue("LINER_FRONT");
+        page.locator("#along").fill("4");
+        page.locator("#along").press("Enter");
+        assertThat(page.locator("#along-bad")).containsText("10 o’clock");
+        page.locator("#along").fill("13");
+        page.locator("#across").fill("14");
+        page.locator("#across").press("Enter");
+        assertThat(page.locator("#across-bad")).containsText(Said.part("problem.probe.across"));
+        page.locator("#across").fill("4 1/2");
+        page.locator("#across").press("Enter");
+        assertThat(page.locator(".places")).containsText(Said.by("taken.taped", "spot", "13 in, 4 1/2"));
+        assertThat(place("Liner, front")).hasCount(1);
+        assertThat(place("Liner, front").locator(".ask")).not().containsText(Said.by("ask.HOUR"));
+    }
+
     @Test
     void a_lead_sets_how_much_air_is_needed() {
         receive(Screen.desk());
@@ -407,7 +470,8 @@ class ProveTest {
         page.locator(".strip a").nth(1).click();
         read("340 mm");
         page.navigate(prove);
-        assertThat(page.locator("#range")).containsText(Said.by("prove.height", "now", "40", "planned", "40"));
+        assertThat(page.locator("#range"))
+                .containsText(Said.by("prove.height", "now", inches(40), "planned", inches(40)));
         assertThat(page.locator("#range")).not().containsText(Said.part("prove.height.missing"));
         assertThat(page.locator("#lower")).hasValue("");
         String first = place("Inner arch, 12 o’clock").locator(".gap").textContent();

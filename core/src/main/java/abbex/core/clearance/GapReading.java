@@ -50,20 +50,15 @@ public record GapReading(ProbePlace place, double clock, TyreBody.Face face, Len
 
         /** One standard deviation of the place across the face, mm. */
         double acrossStandard(TyreBody.Face face) {
-            if (across.isPresent() && tapes(face)) {
+            if (across.isPresent() && face.flat()) {
                 return ACROSS;
             }
             return face == TyreBody.Face.TREAD ? TREAD : face.sidewall() ? SIDEWALL : SHOULDER;
         }
 
-        /** The place across a shoulder cannot be taped: it is where it turns. */
-        private static boolean tapes(TyreBody.Face face) {
-            return face == TyreBody.Face.TREAD || face.sidewall();
-        }
-
         /** True where a tape across the face would say more. */
         boolean mayTape(TyreBody.Face face) {
-            return across.isEmpty() && tapes(face);
+            return across.isEmpty() && face.flat();
         }
 
         /** The same with the hour taped. */

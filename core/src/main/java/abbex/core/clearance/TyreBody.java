@@ -44,6 +44,11 @@ public record TyreBody(double middle, double half, double bead, double outside, 
         INNER_SHOULDER,
         INNER_SIDEWALL;
 
+        /** True where a tape can be laid across: a shoulder is where it turns. */
+        public boolean flat() {
+            return this == TREAD || sidewall();
+        }
+
         /** The wheel's side, inner or outer. */
         boolean sidewall() {
             return this == OUTER_SIDEWALL || this == INNER_SIDEWALL;

@@ -51,6 +51,11 @@ public record Verdict(ProbePlace place, Sweep.Least least, Doubt doubt, double n
         return byBump ? Word.CLEAR_IF : Word.CLEAR;
     }
 
+    /** Clear, be it only within a bump that was guessed. */
+    public boolean fits() {
+        return word() == Word.CLEAR || word() == Word.CLEAR_IF;
+    }
+
     /** Close, and with more than 5 % probability it touches. */
     public boolean mayTouch() {
         return word() == Word.CLOSE && least.gap() < SURE * standard();

@@ -1,6 +1,7 @@
 package abbex.core.heights;
 
 import abbex.core.figure.Figure;
+import abbex.core.figure.Place;
 import abbex.core.units.Estimate;
 import abbex.core.units.Length;
 import abbex.core.units.Uncertainty;
@@ -125,6 +126,24 @@ public final class RideHeight {
                         .map(Contribution::drop)
                         .reduce(Estimate::plus)
                         .orElseGet(() -> now(wheel)));
+    }
+
+    /**
+     * How far the axle may go up to the frame at a wheel once it stands as planned: by the newest sheet that read it, less what
+     * it is to come down from there. Empty where no sheet read it.
+     */
+    public Optional<Estimate> travel(WheelPlace place) {
+        if (!(place instanceof Corner corner)) {
+            return Optional.empty();
+        }
+        for (int i = newest(); i >= 0 && i < sheets.size(); i--) {
+            Height read = sheets.get(i).points().get(MeasuringPoint.of((Place) corner, PointMethod.AXLE));
+            if (read != null) {
+                Estimate down = planned(place).minus(at(i, place));
+                return Optional.of(read.estimate().minus(down));
+            }
+        }
+        return Optional.empty();
     }
 
     /** Of the wheel that stands there, else the mean of the two sides of an end. */

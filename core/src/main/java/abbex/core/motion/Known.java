@@ -38,6 +38,11 @@ public record Known(boolean bumpMeasured, double bump, double lock, double axis)
         return new Known(bump, bump ? BUMP : 0, lock ? LOCK : ANY_LOCK, axis ? AXIS : ANY_AXIS);
     }
 
+    /** The same with the bump open by more, mm of one standard deviation: a stop's own crush, say. */
+    public Known withBump(double more) {
+        return new Known(bumpMeasured, Math.hypot(bump, more), lock, axis);
+    }
+
     /** The same with the lock measured. */
     public Known withLock() {
         return new Known(bumpMeasured, bump, Math.min(lock, LOCK), axis);
