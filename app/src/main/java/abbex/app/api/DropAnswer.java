@@ -59,6 +59,11 @@ final class DropAnswer {
         make.rake(rake, "before", sheet.rake().height().before(), sheet.rake().before());
         make.rake(rake, "after", sheet.rake().height().after(), sheet.rake().after());
         answer.put("rake", rake);
+        Map<String, Object> rakes = new LinkedHashMap<>();
+        sheet.rakes().forEach((way, both) -> rakes.put(way.code(), make.both(both)));
+        if (!rakes.isEmpty()) {
+            answer.put("rakes", rakes);
+        }
         Map<String, Map<String, Object>> points = new LinkedHashMap<>();
         sheet.points()
                 .forEach((spot, drop) -> points.computeIfAbsent(spot.way().code(), w -> new LinkedHashMap<>())

@@ -147,7 +147,7 @@ record DropRequest(Vehicle vehicle, List<HeightSheet> sheets, Advertised adverti
             ways.addAll(PointMethod.of(kind));
             fields.open("points", POINT, MOST_POINTS)
                     .ifPresent(points -> points.names()
-                            .forEach(name -> points.object(name, List.of("places", "tyre", "floor"))
+                            .forEach(name -> points.object(name, List.of("places", "tyre", "floor", "sideways"))
                                     .ifPresent(point -> ways.add(point(name, point, ways)))));
             return ways;
         }
@@ -165,11 +165,13 @@ record DropRequest(Vehicle vehicle, List<HeightSheet> sheets, Advertised adverti
                     places.add(place);
                 }
             }
-            return PointMethod.named(name, name, places, yes(point, "tyre"), yes(point, "floor"));
+            PointMethod way =
+                    PointMethod.named(name, name, places, yes(point, "tyre", "yes"), yes(point, "floor", "yes"));
+            return yes(point, "sideways", "no") ? way.sideways() : way;
         }
 
-        private static boolean yes(Fields point, String name) {
-            String text = point.text(name).orElse("yes");
+        private static boolean yes(Fields point, String name, String usual) {
+            String text = point.text(name).orElse(usual);
             if (!text.equals("yes") && !text.equals("no")) {
                 throw ApiProblem.field(point.at(name), text, "api.field.yes-no", "yes");
             }

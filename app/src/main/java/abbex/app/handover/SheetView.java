@@ -24,6 +24,7 @@ import abbex.core.heights.MeasuringPoint;
 import abbex.core.heights.Method;
 import abbex.core.heights.PointMethod;
 import abbex.core.heights.Stage;
+import abbex.core.heights.Way;
 import abbex.core.units.Angle;
 import abbex.core.units.Estimate;
 import abbex.core.vehicle.Corner;
@@ -256,6 +257,7 @@ public record SheetView(
                                 MeasuringPoint spot = MeasuringPoint.of(place, way);
                                 Figure<Estimate> drop = drops.points().get(spot);
                                 return cell(
+                                        way,
                                         before.at(spot),
                                         now.at(spot),
                                         drop,
@@ -295,6 +297,7 @@ public record SheetView(
         private Cell cell(Method method, Optional<Height> before, Optional<Height> now, CornerDrop corner) {
             Figure<Estimate> drop = corner.byMethod().get(method);
             return cell(
+                    method,
                     before,
                     now,
                     drop,
@@ -303,6 +306,7 @@ public record SheetView(
         }
 
         private Cell cell(
+                Way way,
                 Optional<Height> before,
                 Optional<Height> now,
                 @Nullable Figure<Estimate> drop,
@@ -311,7 +315,9 @@ public record SheetView(
             return new Cell(
                     before.map(this::reading).orElse(""),
                     now.map(this::reading).orElse(""),
-                    drop == null ? "" : Numerals.html(Numerals.drop(drop.value().value(), reader)),
+                    drop == null
+                            ? ""
+                            : Numerals.html(Numerals.moved(way, drop.value().value(), reader)),
                     drop == null ? "" : uncertainty(drop.value()),
                     best,
                     how);
@@ -351,9 +357,14 @@ public record SheetView(
         }
 
         List<Pair> rake() {
-            return drops.rake().height().isEmpty()
-                    ? List.of()
-                    : List.of(withRake(pair(rakeName(), drops.rake().height())));
+            List<Pair> rakes = new ArrayList<>();
+            if (!drops.rake().height().isEmpty()) {
+                rakes.add(withRake(pair(rakeName(), drops.rake().height())));
+            }
+            drops.rakes()
+                    .forEach((way, both) ->
+                            rakes.add(pair(Words.capital(words.say("sheet.rake.of", reader, "way", way)), both)));
+            return List.copyOf(rakes);
         }
 
         private Pair withRake(Pair pair) {

@@ -85,7 +85,8 @@ class PointController {
                 "ALL".equals(parameters.get("pointFor")) ? null : vehicle.id(),
                 where(parameters.get("pointWhere")).of(vehicle.kind()),
                 !"NO".equals(parameters.get("pointTyre")),
-                !"NO".equals(parameters.get("pointFloor")));
+                List.of("NO", "SIDEWAYS").indexOf(form.text("pointFloor")) < 0,
+                "SIDEWAYS".equals(form.text("pointFloor")));
         List<PointMethod> own =
                 pages.open(me, id, sheetId, against).all().rules().points(vehicle.kind(), vehicle.id());
         return to(opened, own.get(own.size() - 1).code());

@@ -202,7 +202,8 @@ public record Walk(
                             : shown.map(r -> r.initials() + " " + r.raw()).orElse(""),
                     lastRow.map(this::tape).orElse(""),
                     earlier.map(r -> r.tapeReading().text().replace(" in", "")).orElse(""),
-                    drop.map(d -> Numerals.html(Numerals.drop(d.value().value(), reader)))
+                    drop.map(d -> Numerals.html(
+                                    Numerals.moved(spot.way(), d.value().value(), reader)))
                             .orElse(""),
                     drop.map(d -> Numerals.html(
                                     "± " + Numerals.uncertainty(d.value().expanded(), reader)))

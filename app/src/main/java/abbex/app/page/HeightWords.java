@@ -3,6 +3,7 @@ package abbex.app.page;
 import abbex.core.heights.Advertised;
 import abbex.core.heights.Asked;
 import abbex.core.heights.Height;
+import abbex.core.heights.HeightFinding;
 import abbex.core.heights.MeasuringPoint;
 import abbex.core.heights.PointMethod;
 import abbex.core.heights.PromiseDoubt;
@@ -43,6 +44,7 @@ public class HeightWords extends Wording {
         of(Stage.class, (stage, words, reader) -> Words.small(words.say("stage." + stage.name())));
         named(SheetState.Item.class, "item.");
         named(Slip.class, "slip.");
+        named(HeightFinding.Side.class, "side.");
         named(PromiseDoubt.class, "doubt.");
         named(SubstituteBaseline.class, "standin.");
     }

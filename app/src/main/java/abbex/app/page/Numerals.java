@@ -1,5 +1,7 @@
 package abbex.app.page;
 
+import abbex.core.heights.PointMethod;
+import abbex.core.heights.Way;
 import abbex.core.units.Length;
 import abbex.core.units.LengthUnit;
 import abbex.core.units.TapeText;
@@ -59,6 +61,16 @@ public final class Numerals {
     /** A drop: ↓ or ↑ with an unsigned length. */
     public static String drop(Length drop, Reader reader) {
         return (drop.sign() < 0 ? "↑\u00a0" : drop.sign() > 0 ? "↓\u00a0" : "") + text(drop.abs(), reader);
+    }
+
+    /** A move across the vehicle, positive to the right: ← or → with an unsigned length. */
+    public static String sideways(Length right, Reader reader) {
+        return (right.sign() < 0 ? "←\u00a0" : right.sign() > 0 ? "→\u00a0" : "") + text(right.abs(), reader);
+    }
+
+    /** What a way did between two sheets: a drop, or a move across the vehicle. */
+    public static String moved(Way way, Length by, Reader reader) {
+        return way instanceof PointMethod point && point.across() ? sideways(by, reader) : drop(by, reader);
     }
 
     /** Fractions by raised and lowered digits, for print where no font feature is applied. */

@@ -9,6 +9,8 @@ import abbex.core.figure.Place;
 import abbex.core.heights.PointMethod;
 import abbex.core.vehicle.Places;
 import abbex.core.vehicle.VehicleKind;
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.time.Clock;
 import java.util.List;
 import java.util.UUID;
@@ -22,15 +24,15 @@ import org.springframework.stereotype.Component;
 @Component
 class OwnPoints {
     private static final String ALL = """
-            select id, code, name, kind, vehicle_id, places, tyre, floor,
+            select id, code, name, kind, vehicle_id, places, tyre, floor, sideways,
                    not exists (select 1 from withdrawal w where w.shop_id = point.shop_id and w.of_id = point.id) in_use
               from point
              where shop_id = :shop order by made_at, id
             """;
 
     private static final String ADD = """
-            insert into point (id, shop_id, code, name, kind, vehicle_id, places, tyre, floor, person_id, made_at)
-            values (:id, :shop, :code, :name, :kind, :vehicle, :places, :tyre, :floor, :person, :at)
+            insert into point (id, shop_id, code, name, kind, vehicle_id, places, tyre, floor, sideways, person_id, made_at)
+            values (:id, :shop, :code, :name, :kind, :vehicle, :places, :tyre, :floor, :sideways, :person, :at)
             """;
 
     /** One who names a point at a time, so that no code is given twice. */
@@ -53,18 +55,23 @@ class OwnPoints {
                 .param("shop", shop.toString())
                 .query((row, n) -> new OwnPoint(
                         Ids.id(row, "id"),
-                        PointMethod.named(
-                                row.getString("code"),
-                                row.getString("name"),
-                                Stream.of(row.getString("places").split(" "))
-                                        .flatMap(code -> Places.of(code).stream())
-                                        .toList(),
-                                row.getBoolean("tyre"),
-                                row.getBoolean("floor")),
+                        way(row),
                         VehicleKind.valueOf(row.getString("kind")),
                         Ids.maybe(row, "vehicle_id"),
                         row.getBoolean("in_use")))
                 .list();
+    }
+
+    private static PointMethod way(ResultSet row) throws SQLException {
+        PointMethod way = PointMethod.named(
+                row.getString("code"),
+                row.getString("name"),
+                Stream.of(row.getString("places").split(" "))
+                        .flatMap(code -> Places.of(code).stream())
+                        .toList(),
+                row.getBoolean("tyre"),
+                row.getBoolean("floor"));
+        return row.getBoolean("sideways") ? way.sideways() : way;
     }
 
     void add(
@@ -74,7 +81,8 @@ class OwnPoints {
             @Nullable UUID vehicle,
             List<Place> places,
             boolean tyre,
-            boolean floor) {
+            boolean floor,
+            boolean sideways) {
         String shop = by.shop().toString();
         jdbc.sql(LOCK).param("shop", shop).query(String.class).single();
         int number = jdbc.sql("select count(*) from point where shop_id = :shop")
@@ -91,6 +99,7 @@ class OwnPoints {
                 .param("places", places.stream().map(Place::code).collect(Collectors.joining(" ")))
                 .param("tyre", tyre)
                 .param("floor", floor)
+                .param("sideways", sideways)
                 .param("person", by.id().toString())
                 .param("at", Times.column(clock.instant()))
                 .update();

@@ -178,8 +178,9 @@ public class Rules {
             @Nullable UUID vehicle,
             List<Place> places,
             boolean tyre,
-            boolean floor) {
-        once.executeWithoutResult(status -> points.add(by, name, kind, vehicle, places, tyre, floor));
+            boolean floor,
+            boolean sideways) {
+        once.executeWithoutResult(status -> points.add(by, name, kind, vehicle, places, tyre, floor, sideways));
     }
 
     /** It is offered no more; what was read there stays. */

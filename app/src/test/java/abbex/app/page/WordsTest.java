@@ -393,11 +393,16 @@ class WordsTest {
                 }
             }
         }
-        for (PointMethod way : PointMethod.of(vehicle.kind())) {
+        List<PointMethod> ways = new ArrayList<>(PointMethod.of(vehicle.kind()));
+        if (vehicle.kind().cabAndBed()) {
+            ways.add(ACROSS);
+        }
+        for (PointMethod way : ways) {
             for (Place place : random.nextInt(4) == 0 ? List.<Place>of() : way.places()) {
                 int marks = Math.max(1, way.equals(PointMethod.AXLE) ? 50 - drop / 4 : 320 - drop)
                         + random.nextInt(wild + 1);
-                Length height = Length.ofInches(0, 1, 16).times(way.rises() ? drop / 2 + random.nextInt(9) : marks);
+                Length height = Length.ofInches(0, 1, 16)
+                        .times(way.sense() == PointMethod.Sense.RISES ? drop / 2 + random.nextInt(9) : marks);
                 readings.add(Reading.of(
                         MeasuringPoint.of(place, way),
                         abbex.core.units.TapeReading.of(height, Graduation.SIXTEENTH_INCH)));
@@ -418,6 +423,10 @@ class WordsTest {
                         String.valueOf(6 + random.nextInt(8)));
         return HeightSheet.of(SheetState.of(pressures, said), basis(random), readings);
     }
+
+    private static final PointMethod ACROSS = PointMethod.named(
+                    "P1", "frame to wheel", List.of(Corner.LR, Corner.RR), true, true)
+            .sideways();
 
     private static Basis basis(Random random) {
         Basis basis = Basis.USUAL.at(Stage.values()[random.nextInt(Stage.values().length)]);

@@ -19,7 +19,9 @@ import java.util.Map;
  * @param ends the drop of each end
  * @param diagonals (LF + RR) − (RF + LR) per method that was read at all four corners on a sheet
  * @param rake from the frame heights; both sides empty when they were not read
- * @param points the drop at each point beyond the four-corner methods, positive down
+ * @param rakes the same by every other way that is read at both ends, rear minus front
+ * @param points the drop at each point beyond the four-corner methods, positive down; of what lies across the vehicle its move,
+ *     positive to the right
  * @param sag a motorcycle's, per end where it was measured
  * @param findings worst first
  */
@@ -29,6 +31,7 @@ public record DropSheet(
         PerEnd<EndDrop> ends,
         Map<Method, BeforeAfter> diagonals,
         Rake rake,
+        Map<PointMethod, BeforeAfter> rakes,
         Map<MeasuringPoint, Figure<Estimate>> points,
         Map<End, Sag> sag,
         List<Finding> findings) {
@@ -58,13 +61,22 @@ public record DropSheet(
         IdentityCheck.run(c, corners, ends);
         SideCheck.run(c, ends);
         TruckCheck.run(c, ends, points);
+        PointDrops.sideways(c, points);
         PromiseCheck.run(c, corners, ends, points);
         c.findings().sort(Finding.WORST_FIRST);
         return new DropSheet(
-                vehicle, corners, ends, diagonals, rake, points, Motorcycle.sag(c), List.copyOf(c.findings()));
+                vehicle,
+                corners,
+                ends,
+                diagonals,
+                rake,
+                vehicle.kind().singleTrack() ? Map.of() : PointDrops.rakes(c),
+                points,
+                Motorcycle.sag(c),
+                List.copyOf(c.findings()));
     }
 
     DropSheet withFindings(List<Finding> other) {
-        return new DropSheet(vehicle, corners, ends, diagonals, rake, points, sag, List.copyOf(other));
+        return new DropSheet(vehicle, corners, ends, diagonals, rake, rakes, points, sag, List.copyOf(other));
     }
 }

@@ -107,6 +107,14 @@ public sealed interface HeightFinding extends Finding {
         }
     }
 
+    /** Which way across the vehicle. */
+    enum Side {
+        LEFT,
+        RIGHT
+    }
+
+    record AxleSideways(End place, PointMethod way, Estimate by, Side to) implements HeightFinding, Look {}
+
     record WaysDisagree(End place, PointMethod one, Estimate oneDrop, PointMethod other, Estimate otherDrop)
             implements HeightFinding, Look {}
 

@@ -17,6 +17,7 @@ public enum HeightFormula implements Formula {
     FREE_RADIUS("geometry: hub to lip minus tread to lip", "hub", "tread"),
     RIM_RADIUS("geometry: rim to lip minus hub to lip", "rim", "hub"),
     FORK("trigonometry: (tube after - tube before) * cos(head angle)", "before", "now", "angle"),
+    SIDEWAYS("definition: after minus before, turned round on a left corner; positive to the right", "now", "before"),
     SAG("definition: axle to body hanging free minus the same loaded", "free", "loaded"),
     GAP("geometry: hub to lip minus the tyre's free radius", "hub", "radius"),
     PLANNED("entered by a person", "drop");

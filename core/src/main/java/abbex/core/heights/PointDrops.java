@@ -1,6 +1,7 @@
 package abbex.core.heights;
 
 import abbex.core.figure.Figure;
+import abbex.core.figure.Place;
 import abbex.core.figure.Reason;
 import abbex.core.units.Angle;
 import abbex.core.units.Estimate;
@@ -30,7 +31,7 @@ final class PointDrops {
         return PointMethod.inOrder(ways);
     }
 
-    /** Positive is down; where a fork's head angle is not known its drop cannot be told. */
+    /** Positive is down, of what lies across the vehicle to the right; where a fork's head angle is not known its drop cannot be told. */
     static Map<MeasuringPoint, Figure<Estimate>> run(Comparison c) {
         Map<MeasuringPoint, Figure<Estimate>> drops = new LinkedHashMap<>();
         for (PointMethod way : ways(c.before(), c.after())) {
@@ -47,7 +48,13 @@ final class PointDrops {
         if (before == null || after == null) {
             return Optional.empty();
         }
-        if (!way.rises()) {
+        if (way.across()) {
+            Estimate grown = after.estimate().minus(before.estimate());
+            boolean left = spot.place() instanceof Corner corner && corner.isLeft();
+            return Optional.of(
+                    new Figure<>(left ? grown.negate() : grown, Reason.of(HeightFormula.SIDEWAYS, after, before)));
+        }
+        if (way.sense() == PointMethod.Sense.FALLS) {
             Estimate drop = before.estimate().minus(after.estimate());
             return Optional.of(new Figure<>(drop, Reason.of(HeightFormula.DROP, before, after)));
         }
@@ -55,6 +62,41 @@ final class PointDrops {
         Optional<Angle> head = c.vehicle().headAngle();
         return head.map(angle ->
                 new Figure<>(slide.times(Math.cos(angle.rad())), Reason.of(HeightFormula.FORK, before, after, angle)));
+    }
+
+    /** Rear minus front of every way that is read at both ends, by the sides that both sheets have. */
+    static Map<PointMethod, BeforeAfter> rakes(Comparison c) {
+        Map<PointMethod, BeforeAfter> rakes = new LinkedHashMap<>();
+        for (PointMethod way : ways(c.before(), c.after())) {
+            if (!way.across() && way.floorInIt()) {
+                BeforeAfter rake =
+                        Rakes.of(c, (sheet, corner) -> sheet.points().get(MeasuringPoint.of((Place) corner, way)));
+                if (!rake.isEmpty()) {
+                    rakes.put(way, rake);
+                }
+            }
+        }
+        return Collections.unmodifiableMap(rakes);
+    }
+
+    /** An axle that went sideways by more than sides may differ, by a way that is read across the vehicle at its end. */
+    static void sideways(Comparison c, Map<MeasuringPoint, Figure<Estimate>> points) {
+        for (PointMethod way : ways(c.before(), c.after())) {
+            for (End end : way.across() ? End.values() : new End[0]) {
+                way.places().stream()
+                        .filter(place -> place == end || place == end.left() || place == end.right())
+                        .flatMap(place -> Optional.ofNullable(points.get(MeasuringPoint.of(place, way))).stream())
+                        .map(Figure::value)
+                        .reduce(Estimate::mean)
+                        .filter(moved -> moved.differsFromZero()
+                                && moved.value().abs().compareTo(c.limits().of(Limit.SIDES_GOOD)) > 0)
+                        .ifPresent(moved -> c.say(new HeightFinding.AxleSideways(
+                                end,
+                                way,
+                                moved.value().sign() < 0 ? moved.negate() : moved,
+                                moved.value().sign() > 0 ? HeightFinding.Side.RIGHT : HeightFinding.Side.LEFT)));
+            }
+        }
     }
 
     /** Left minus right per way that is read on both sides of an end, after the four-corner methods. */

@@ -28,7 +28,7 @@ import java.util.stream.Stream;
  * @param places where it is read, in walking order
  * @param tyreInIt true when tyres change it
  * @param floorInIt true when it ends on the floor
- * @param rises true when it grows as the body comes down
+ * @param sense what of it moves as the body comes down, or as an axle goes sideways
  * @param repeatability standard uncertainty of finding the points
  * @param allowed which signs it may have
  * @param least the lowest usual height
@@ -40,12 +40,22 @@ public record PointMethod(
         List<Place> places,
         boolean tyreInIt,
         boolean floorInIt,
-        boolean rises,
+        Sense sense,
         Length repeatability,
         TapeText.Allowed allowed,
         Length least,
         Length most)
         implements Way {
+    /** Which way a reading goes. */
+    public enum Sense {
+        /** It falls as the body comes down. */
+        FALLS,
+        /** It grows as the body comes down. */
+        RISES,
+        /** It lies across the vehicle: on a left corner it grows to the left, elsewhere to the right. */
+        SIDEWAYS
+    }
+
     private static final List<Place> REAR = List.of(Corner.RR, Corner.LR);
     private static final List<Place> BOTH = List.of(End.FRONT, End.REAR);
 
@@ -71,7 +81,7 @@ public record PointMethod(
             List.of(End.FRONT),
             false,
             false,
-            true,
+            Sense.RISES,
             Length.ofInches(0, 1, 64),
             ZERO_OR_MORE,
             Length.ZERO,
@@ -99,12 +109,30 @@ public record PointMethod(
 
     private static PointMethod ground(String code, List<Place> places, int least, int most) {
         return new PointMethod(
-                code, "", places, true, true, false, Length.ofInches(0, 1, 64), POSITIVE, inches(least), inches(most));
+                code,
+                "",
+                places,
+                true,
+                true,
+                Sense.FALLS,
+                Length.ofInches(0, 1, 64),
+                POSITIVE,
+                inches(least),
+                inches(most));
     }
 
     private static PointMethod hard(String code, List<Place> places, TapeText.Allowed allowed, int least, int most) {
         return new PointMethod(
-                code, "", places, false, false, false, Length.ofInches(0, 1, 32), allowed, inches(least), inches(most));
+                code,
+                "",
+                places,
+                false,
+                false,
+                Sense.FALLS,
+                Length.ofInches(0, 1, 32),
+                allowed,
+                inches(least),
+                inches(most));
     }
 
     private static Length inches(int whole) {
@@ -119,11 +147,21 @@ public record PointMethod(
                 places,
                 tyreInIt,
                 floorInIt,
-                false,
+                Sense.FALLS,
                 Length.ofInches(0, 1, 32),
                 ANY,
                 TapeText.LARGEST_HEIGHT.negate(),
                 TapeText.LARGEST_HEIGHT);
+    }
+
+    /** The same read across the vehicle, such as from the frame to an axle: neither floor nor tyre is in it. */
+    public PointMethod sideways() {
+        return new PointMethod(code, name, places, false, false, Sense.SIDEWAYS, repeatability, allowed, least, most);
+    }
+
+    /** True when it lies across the vehicle. */
+    public boolean across() {
+        return sense == Sense.SIDEWAYS;
     }
 
     /** Those that come with the program for a kind of vehicle. */

@@ -5,6 +5,7 @@ import abbex.core.figure.Reason;
 import abbex.core.units.Angle;
 import abbex.core.units.Estimate;
 import abbex.core.units.Length;
+import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
 import java.util.ArrayList;
 import java.util.List;
@@ -19,7 +20,7 @@ final class Rakes {
     private Rakes() {}
 
     static Rake run(Comparison c) {
-        BeforeAfter height = heights(c);
+        BeforeAfter height = of(c, (sheet, corner) -> sheet.get(corner, Method.FG));
         boolean overWheelbase = c.vehicle().frameBase().isEmpty();
         Optional<Length> base = c.vehicle().frameBase().or(() -> c.vehicle().wheelbase());
         Rake rake = new Rake(height, angle(height.before(), base), angle(height.after(), base), overWheelbase);
@@ -40,43 +41,47 @@ final class Rakes {
     }
 
     /** By the sides that both sheets have: what a side stood higher by at one end before would else count as rake. */
-    private static BeforeAfter heights(Comparison c) {
+    static BeforeAfter of(Comparison c, Read read) {
         List<Boolean> common = SIDES.stream()
-                .filter(left -> side(c.before(), left).isPresent()
-                        && side(c.after(), left).isPresent())
+                .filter(left -> side(c.before(), left, read).isPresent()
+                        && side(c.after(), left, read).isPresent())
                 .toList();
         if (!common.isEmpty()) {
-            return BeforeAfter.of(of(c.before(), common), of(c.after(), common));
+            return BeforeAfter.of(mean(c.before(), common, read), mean(c.after(), common, read));
         }
-        Optional<Figure<Estimate>> after = of(c.after(), SIDES);
-        return BeforeAfter.of(after.isPresent() ? Optional.empty() : of(c.before(), SIDES), after);
+        Optional<Figure<Estimate>> after = mean(c.after(), SIDES, read);
+        return BeforeAfter.of(after.isPresent() ? Optional.empty() : mean(c.before(), SIDES, read), after);
+    }
+
+    /** A height of a sheet at a corner; null where it was not read. */
+    interface Read {
+        @Nullable
+        Height at(HeightSheet sheet, Corner corner);
     }
 
     /** Mean rear minus mean front, of these of the sides that were read at both ends. */
-    private static Optional<Figure<Estimate>> of(HeightSheet sheet, List<Boolean> sides) {
+    private static Optional<Figure<Estimate>> mean(HeightSheet sheet, List<Boolean> sides, Read read) {
         List<Height> inputs = new ArrayList<>();
         Optional<Estimate> rake = Optional.empty();
         for (boolean left : sides) {
-            Optional<Estimate> here = side(sheet, left);
-            if (here.isPresent()) {
-                rake = rake.map(other -> Estimate.mean(other, here.get())).or(() -> here);
-                inputs.add(frame(sheet, End.FRONT, left));
-                inputs.add(frame(sheet, End.REAR, left));
+            Height front = read.at(sheet, corner(End.FRONT, left));
+            Height rear = read.at(sheet, corner(End.REAR, left));
+            if (front != null && rear != null) {
+                Estimate here = rear.estimate().minus(front.estimate());
+                rake = Optional.of(rake.map(other -> Estimate.mean(other, here)).orElse(here));
+                inputs.add(front);
+                inputs.add(rear);
             }
         }
         return rake.map(mean -> new Figure<>(mean, Reason.of(HeightFormula.RAKE, inputs.toArray())));
     }
 
-    private static Optional<Estimate> side(HeightSheet sheet, boolean left) {
-        Height front = frame(sheet, End.FRONT, left);
-        Height rear = frame(sheet, End.REAR, left);
-        return front == null || rear == null
-                ? Optional.empty()
-                : Optional.of(rear.estimate().minus(front.estimate()));
+    private static Optional<Figure<Estimate>> side(HeightSheet sheet, boolean left, Read read) {
+        return mean(sheet, List.of(left), read);
     }
 
-    private static @Nullable Height frame(HeightSheet sheet, End end, boolean left) {
-        return sheet.get(left ? end.left() : end.right(), Method.FG);
+    private static Corner corner(End end, boolean left) {
+        return left ? end.left() : end.right();
     }
 
     private static Optional<Figure<Angle>> angle(Optional<Figure<Estimate>> rake, Optional<Length> base) {

@@ -240,6 +240,54 @@ class PointsTest {
                 sheet.at(MeasuringPoint.of(Corner.LF, shock)).orElseThrow().adds());
     }
 
+    /** By hand: left frame to wheel 4 → 4 5/16, right 4 → 3 11/16: the axle went 5/16 in, 7.94 mm, to the left. */
+    @Test
+    void what_lies_across_the_vehicle_goes_left_or_right() {
+        PointMethod across = PointMethod.named("P1", "frame to wheel", List.of(Corner.LR, Corner.RR), true, true)
+                .sideways();
+        DropSheet sheet = compare(
+                Vehicle.of(VehicleKind.TRUCK),
+                sheet().at(Corner.LR, across, "4").at(Corner.RR, across, "4"),
+                sheet().at(Corner.LR, across, "4 5/16").at(Corner.RR, across, "3 11/16"));
+        for (Corner corner : List.of(Corner.LR, Corner.RR)) {
+            assertEquals(
+                    Length.ofInches(0, 5, 16).negate(),
+                    sheet.points()
+                            .get(MeasuringPoint.of((Place) corner, across))
+                            .value()
+                            .value());
+        }
+        HeightFinding.AxleSideways found = sheet.findings().stream()
+                .filter(HeightFinding.AxleSideways.class::isInstance)
+                .map(HeightFinding.AxleSideways.class::cast)
+                .findFirst()
+                .orElseThrow();
+        assertEquals(HeightFinding.Side.LEFT, found.to());
+        assertEquals(7.94, found.by().value().mm(), 0.01);
+        assertTrue(sheet.rakes().isEmpty(), "what lies across has no rake");
+    }
+
+    /** By hand: the board stood 1/2 in higher behind than in front and stands level now; the other side was read once only. */
+    @Test
+    void a_running_board_has_a_rake_of_its_own() {
+        DropSheet sheet = compare(
+                Vehicle.of(VehicleKind.TRUCK),
+                sheet().at(Corner.LF, PointMethod.BOARD, "14")
+                        .at(Corner.LR, PointMethod.BOARD, "14 1/2")
+                        .at(Corner.RF, PointMethod.BOARD, "15"),
+                sheet().at(Corner.LF, PointMethod.BOARD, "12")
+                        .at(Corner.LR, PointMethod.BOARD, "12")
+                        .at(Corner.RF, PointMethod.BOARD, "12")
+                        .at(Corner.RR, PointMethod.BOARD, "11"));
+        BeforeAfter rake = sheet.rakes().get(PointMethod.BOARD);
+        assertEquals(
+                Length.ofInches(0, 1, 2), rake.before().orElseThrow().value().value());
+        assertEquals(Length.ZERO, rake.after().orElseThrow().value().value());
+        assertEquals(
+                Length.ofInches(0, 1, 2).negate(),
+                rake.change().orElseThrow().value().value());
+    }
+
     @Test
     void points_are_missed_repeated_and_doubted_like_heights_at_corners() {
         DropSheet sheet = compare(
