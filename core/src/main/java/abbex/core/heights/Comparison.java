@@ -27,6 +27,9 @@ record Comparison(
             SheetState.Item.RIDE_MODE,
             SheetState.Item.NOSE_LIFT);
 
+    /** Tools, a wheel, half a tank: 15 kg over an end on 60 N/mm, and as much again, in mm (ours). */
+    private static final double UNSAID_LOAD = 2;
+
     static Comparison of(Vehicle vehicle, HeightSheet before, HeightSheet after, Advertised advertised, Limits limits) {
         return new Comparison(vehicle, before, after, advertised, limits, new ArrayList<>());
     }
@@ -54,6 +57,20 @@ record Comparison(
                 .tyres()
                 .get(end)
                 .or(() -> sheet == before || sameWheels() ? vehicle.tyre(end) : Optional.empty());
+    }
+
+    /** Something of load, preload, bags, ride mode or nose lift that one sheet tells and the other leaves blank: who knows. */
+    boolean halfSaid() {
+        return LOADED.stream()
+                .anyMatch(item -> before.state().said(item).isPresent()
+                        != after.state().said(item).isPresent());
+    }
+
+    /** What a load that neither sheet tells may move the body by, one standard deviation; nothing where it was told. */
+    Uncertainty unsaidLoad() {
+        boolean told = before.state().said(SheetState.Item.LOAD).isPresent()
+                && after.state().said(SheetState.Item.LOAD).isPresent();
+        return told ? Uncertainty.NONE : Uncertainty.known(UNSAID_LOAD);
     }
 
     /** What both sheets say of load, preload, bags, ride mode and nose lift is the same, as far as anybody said. */

@@ -58,6 +58,8 @@ final class PromiseCheck {
                             : new HeightFinding.MoreThanPromised(place, drop, range, over));
         } else if (!c.sameState()) {
             c.say(new HeightFinding.PromiseUnclear(place, drop, range, PromiseDoubt.STATE));
+        } else if (c.halfSaid()) {
+            c.say(new HeightFinding.PromiseUnclear(place, drop, range, PromiseDoubt.HALF_SAID));
         } else if (!within(c, drop, range)) {
             c.say(new HeightFinding.PromiseUnclear(place, drop, range, doubt(c, place, drop)));
         } else {
@@ -65,10 +67,10 @@ final class PromiseCheck {
         }
     }
 
-    /** The whole interval lies where a drop is usual. */
+    /** The whole interval lies where a drop is usual, with what a load that nobody told may take or give. */
     private static boolean within(Comparison c, Estimate drop, Advertised.Range range) {
         Length usual = c.limits().of(Limit.PROMISE);
-        Length expanded = drop.expanded();
+        Length expanded = new Estimate(drop.value(), drop.uncertainty().and(c.unsaidLoad())).expanded();
         return drop.value().minus(expanded).compareTo(range.least().minus(usual)) >= 0
                 && drop.value().plus(expanded).compareTo(range.most().plus(usual)) <= 0;
     }

@@ -4,6 +4,8 @@ package abbex.core.heights;
 public enum PromiseDoubt {
     /** The two sheets were taken in another state of the vehicle. */
     STATE,
+    /** One of the two sheets tells its load and the like, the other does not. */
+    HALF_SAID,
     /** Another vehicle or side stands in for the heights before. */
     STAND_IN,
     /** One side of the axle alone was measured. */

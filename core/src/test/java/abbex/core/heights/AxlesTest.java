@@ -233,6 +233,34 @@ class AxlesTest {
 
     /** The first sheet says nothing of pressures; the second and third do, and not the same. */
     @Test
+    void a_blank_is_equal_to_nothing() {
+        SheetState told = SheetState.of(Map.of(), Map.of(SheetState.Item.LOAD, "empty"));
+        Sheets before = sheet().with(Method.HF, "15", "15", "", "");
+        Sheets after = sheet().with(Method.HF, "13 3/4", "13 3/4", "", "");
+        assertTrue(codes(compare(CAR, before, after, advertised("1 1/4"))).contains("AS_PROMISED"));
+        DropSheet half = compare(CAR, before.state(told), after, advertised("1 1/4"));
+        assertEquals(
+                PromiseDoubt.HALF_SAID,
+                finding(half, HeightFinding.PromiseUnclear.class).why());
+        // 1/16 over where 3/16 is usual: as advertised with the load told, not while one that nobody told may be as
+        // much.
+        Limits tight = Limits.of(Map.of(Limit.PROMISE, Length.ofInches(0, 3, 16)));
+        Sheets over = sheet().with(Method.HF, "13 11/16", "13 11/16", "", "");
+        DropSheet same = DropSheet.compare(
+                CAR, before.state(told).done(), over.state(told).done(), advertised("1 1/4"), tight);
+        assertTrue(codes(same).contains("AS_PROMISED"));
+        DropSheet unsaid = DropSheet.compare(
+                CAR,
+                before.state(SheetState.NOT_TAKEN).done(),
+                over.state(SheetState.NOT_TAKEN).done(),
+                advertised("1 1/4"),
+                tight);
+        assertEquals(
+                PromiseDoubt.SPREAD,
+                finding(unsaid, HeightFinding.PromiseUnclear.class).why());
+    }
+
+    @Test
     void what_differs_between_later_sheets_counts_as_well() {
         Sheets first = sheet().basis(Basis.USUAL.at(Stage.AS_ARRIVED))
                 .with(Method.HF, "15", "15", "15", "15")

@@ -1,8 +1,10 @@
 package abbex.core.heights;
 
+import abbex.core.figure.Place;
 import abbex.core.units.Graduation;
 import abbex.core.units.Length;
 import abbex.core.units.LengthUnit;
+import abbex.core.units.Pressure;
 import abbex.core.units.TapeReading;
 import abbex.core.units.TapeText;
 import abbex.core.vehicle.Corner;
@@ -11,6 +13,7 @@ import abbex.core.vehicle.Vehicle;
 import abbex.core.vehicle.VehicleKind;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
@@ -39,7 +42,23 @@ final class DrawnJob {
     private MeasuringPoint swapped;
     private Reading extra;
 
+    /** What was said to differ between the sheets, and did. */
+    enum Differs {
+        NOTHING,
+        LOAD,
+        BAY,
+        PRESSURES,
+        WHEELS
+    }
+
+    private final Differs differs;
+
     DrawnJob(Random random, List<Method> methods, int sheets) {
+        this(random, methods, sheets, Differs.NOTHING);
+    }
+
+    DrawnJob(Random random, List<Method> methods, int sheets, Differs differs) {
+        this.differs = differs;
         this.random = random;
         this.methods = methods;
         this.sheets = sheets;
@@ -100,13 +119,22 @@ final class DrawnJob {
             double roll = s == 0 ? 0 : gauss(2);
             double twist = s == 0 ? 0 : gauss(diagonal / 4);
             double warm = s == 0 ? 0 : gauss(tyres);
+            if (s > 0) {
+                twist += differs == Differs.BAY ? gauss(5 * factor()) : 0;
+                warm += differs == Differs.LOAD ? gauss(2 * factor()) : 0;
+            }
+            double loads = s > 0 && differs == Differs.LOAD ? 3 * factor() : 0;
+            double soft = s > 0 && differs == Differs.PRESSURES ? 6 * factor() : 0;
+            if (s > 0 && differs == Differs.WHEELS) {
+                otherWheels(at, sides, wheel, tread);
+            }
             for (Corner corner : Corner.values()) {
                 double[] c = at.get(corner);
                 int a = corner.end() == End.FRONT ? 1 : -1;
                 int b = corner.isLeft() ? 1 : -1;
                 double lip = c[0] + heave + pitch * a + roll * b + twist * a * b;
                 double frame = c[1] + heave + 0.65 * pitch * a + 0.85 * roll * b + 0.65 * 0.85 * twist * a * b;
-                double radius = c[2] + warm + (s == 0 ? 0 : gauss(tyre));
+                double radius = c[2] + warm + (s == 0 ? 0 : gauss(tyre)) + gauss(loads) + gauss(soft);
                 double[] t = truth[s][corner.ordinal()];
                 t[Method.GF.ordinal()] = lip;
                 t[Method.HF.ordinal()] = lip - radius;
@@ -115,6 +143,38 @@ final class DrawnJob {
                 t[Method.TG.ordinal()] = lip - radius - c[4];
             }
         }
+    }
+
+    /** Other tyres and rims: each of them elsewhere, alike on an axle as wheels are. */
+    private void otherWheels(Map<Corner, double[]> at, double sides, double wheel, double tread) {
+        double[] grown = {gauss(12), gauss(12)};
+        double[] unequal = {gauss(sides / 2), gauss(sides / 2)};
+        double[] rim = {235 + gauss(12), 235 + gauss(12)};
+        double[] deep = {12 + gauss(3), 12 + gauss(3)};
+        at.forEach((corner, c) -> {
+            int end = corner.end() == End.FRONT ? 0 : 1;
+            c[2] = 300 + grown[end] + (corner.isLeft() ? unequal[end] : -unequal[end]);
+            c[3] = rim[end] + gauss(wheel);
+            c[4] = c[2] + deep[end] + gauss(tread);
+        });
+    }
+
+    /** What a sheet says of it. */
+    private SheetState state(int sheet) {
+        String which = sheet == 0 ? "one" : "other";
+        return switch (differs) {
+            case NOTHING -> SheetState.NOT_TAKEN;
+            case LOAD -> SheetState.of(Map.of(), Map.of(SheetState.Item.LOAD, which));
+            case BAY -> SheetState.of(Map.of(), Map.of(SheetState.Item.BAY, which));
+            case WHEELS -> SheetState.of(Map.of(), Map.of(SheetState.Item.WHEEL_SET, which));
+            case PRESSURES -> {
+                Map<Place, Pressure> pressures = new HashMap<>();
+                for (Corner corner : Corner.values()) {
+                    pressures.put(corner, Pressure.ofPsi(sheet == 0 ? 33 : 27));
+                }
+                yield SheetState.of(pressures, Map.of());
+            }
+        };
     }
 
     double truth(int sheet, Corner corner, Method method) {
@@ -233,7 +293,7 @@ final class DrawnJob {
             if (extra != null && s == sheets - 1) {
                 readings.add(extra);
             }
-            all.add(HeightSheet.of(SheetState.NOT_TAKEN, readings));
+            all.add(HeightSheet.of(state(s), readings));
         }
         return all;
     }
