@@ -101,9 +101,10 @@ public record ClearanceModel(
 
     /** The least that tyre or rim leaves: each is swept by itself. */
     private static Sweep.Least least(Obstacle o, TyreBody tyre, TyreBody rim, Motion motion) {
-        Sweep.Least least = Sweep.run(tyre, o.point(), o.place().carrier(), motion);
+        ProbePlace.Carrier carrier = o.place().carrier();
+        Sweep.Least least = Sweep.run(o.place().inside() ? rim : tyre, o.point(), carrier, motion);
         for (double[] point : beside(o, rim)) {
-            Sweep.Least other = Sweep.run(rim, point, o.place().carrier(), motion);
+            Sweep.Least other = Sweep.run(rim, point, carrier, motion);
             least = other.gap() < least.gap() ? other : least;
         }
         return least;
@@ -133,7 +134,8 @@ public record ClearanceModel(
         TyreBody rim = TyreBody.rim(planned);
         for (Obstacle o : obstacles) {
             double air = needed.of(o.place()) + Verdict.SURE * o.doubt().standard();
-            if (!Sweep.clears(tyre, o.point(), o.place().carrier(), motion, air)
+            boolean inside = o.place().inside();
+            if (!inside && !Sweep.clears(tyre, o.point(), o.place().carrier(), motion, air)
                     || !beside(o, rim).stream()
                             .allMatch(p -> Sweep.clears(rim, p, o.place().carrier(), motion, air))) {
                 return false;

@@ -31,12 +31,13 @@ public record CornerCut(WheelPose wheel, TyreBody body, List<Place> places) {
 
     static CornerCut of(ClearanceModel house, Pose pose) {
         TyreBody body = house.body();
+        TyreBody rim = TyreBody.rim(house.planned());
         WheelPose wheel = house.motion().at(pose);
         return new CornerCut(
                 wheel,
                 body,
                 house.obstacles().stream()
-                        .map(o -> place(o, house, body, wheel, pose))
+                        .map(o -> place(o, house, o.place().inside() ? rim : body, wheel, pose))
                         .toList());
     }
 

@@ -22,10 +22,18 @@ record Doubts(TyreBody body, Fitment planned, Motion motion, double lowered) {
     /** The same where it is the very tyre that was measured from. */
     private static final double SAME_TYRE = 0.3;
 
+    /** A feeler between calliper and wheel, one standard deviation in mm (ours). */
+    private static final double FEELER = 0.2;
+
+    /** Barrels and spokes of one size differ so between wheels, the same (ours). */
+    private static final double OTHER_BARREL = 5;
+
     Doubt of(LocatedGap probed) {
-        double tyre = probed.from().tyre().equals(planned.tyre()) ? SAME_TYRE : TYRE;
         Map<Doubt.Of, Double> parts = new EnumMap<>(Doubt.Of.class);
-        parts.put(Doubt.Of.READ, Math.hypot(probed.standard(), tyre));
+        parts.put(Doubt.Of.READ, Math.hypot(read(probed), probed.probe().place().bends()));
+        if (probed.probe().place().inside()) {
+            return new Doubt(parts, Set.of());
+        }
         double gap = least(probed, motion, 0, 0);
         GapReading.Spot spot = probed.probe().spot();
         double across = spot.acrossStandard(probed.probe().face());
@@ -37,6 +45,15 @@ record Doubts(TyreBody body, Fitment planned, Motion motion, double lowered) {
             moves(probed, gap, parts);
         }
         return new Doubt(parts, open(probed.probe(), parts.keySet()));
+    }
+
+    /** Of the reading, and of what stands there then instead of what it was read from. */
+    private double read(LocatedGap probed) {
+        if (probed.probe().place().inside()) {
+            return probed.from().wheel().equals(planned.wheel()) ? FEELER : Math.hypot(FEELER, OTHER_BARREL);
+        }
+        double tyre = probed.from().tyre().equals(planned.tyre()) ? SAME_TYRE : TYRE;
+        return Math.hypot(probed.standard(), tyre);
     }
 
     /** Of what counts, that which was told by eye or taken as usual. */

@@ -98,9 +98,13 @@ public record GapReading(ProbePlace place, double clock, TyreBody.Face face, Len
      * @param off along the face in mm
      */
     double[] point(TyreBody tyre, double hours, double off) {
+        double angle = Math.toRadians(30 * (clock + hours));
+        if (place.inside()) {
+            double radius = tyre.barrel() - gap.mm();
+            return new double[] {radius * Math.sin(angle), tyre.middle(), radius * Math.cos(angle) + bump.mm()};
+        }
         double told = spot.across().map(a -> tyre.off(face, a.mm())).orElse(0.0);
         double[] section = tyre.at(face, gap.mm(), told + off);
-        double angle = Math.toRadians(30 * (clock + hours));
         return new double[] {section[1] * Math.sin(angle), section[0], section[1] * Math.cos(angle) + bump.mm()};
     }
 

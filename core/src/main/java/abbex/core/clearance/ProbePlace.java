@@ -19,29 +19,46 @@ public enum ProbePlace implements Place {
     TIE_ROD(Carrier.KNUCKLE, 6.35),
     CONTROL_ARM(Carrier.ARM, 6.35),
     SWAY_LINK(Carrier.ARM, 6.35),
-    HOSE(Carrier.BODY, 12.7),
-    BRAKE_CABLE(Carrier.BODY, 12.7),
+    HOSE(Carrier.BETWEEN, 12.7),
+    BRAKE_CABLE(Carrier.BETWEEN, 12.7),
     SWINGARM(Carrier.KNUCKLE, 6.35),
-    HUGGER(Carrier.KNUCKLE, 9.525);
+    HUGGER(Carrier.KNUCKLE, 9.525),
+    CALLIPER(Carrier.KNUCKLE, 1.5875);
 
     /** What the obstacle moves with. */
     public enum Carrier {
         /** Stays with the body: all of bump and steer goes on between it and the wheel. */
-        BODY(1),
+        BODY(1, 1, 1),
         /** Goes with the wheel: nothing moves between them. */
-        KNUCKLE(0),
+        KNUCKLE(0, 0, 0),
         /** Goes up half as far as the wheel and does not steer (ours: an arm at half its length). */
-        ARM(0.5);
+        ARM(0.5, 1, 0),
+        /** Hangs between body and wheel and bends: it goes half of every way with the wheel (ours). */
+        BETWEEN(0.5, 0.5, 0.5);
 
-        private final double withBody;
+        private final double bump;
+        private final double steer;
+        private final double roll;
 
-        Carrier(double withBody) {
-            this.withBody = withBody;
+        Carrier(double bump, double steer, double roll) {
+            this.bump = bump;
+            this.steer = steer;
+            this.roll = roll;
         }
 
-        /** How much of the body's own move up or down it makes against the wheel. */
+        /** How much of the body's own move up or down it makes against the wheel; so much of bump goes on between them. */
         double withBody() {
-            return withBody;
+            return bump;
+        }
+
+        /** So much of a steer goes on between them. */
+        double steered() {
+            return steer;
+        }
+
+        /** So much of a roll. */
+        double rolled() {
+            return roll;
         }
     }
 
@@ -83,6 +100,18 @@ public enum ProbePlace implements Place {
             default -> 12;
         };
     }
+
+    /** Inside the wheel: its barrel is what must clear, not its tyre. */
+    boolean inside() {
+        return this == CALLIPER;
+    }
+
+    /** How far what bends may come from where it is reckoned, one standard deviation in mm (ours); nothing for what is stiff. */
+    double bends() {
+        return carrier == Carrier.BETWEEN ? BENDS : 0;
+    }
+
+    private static final double BENDS = 6;
 
     /** True for what goes up past the wheel's whole side: a gap that was read at the sidewall is there at the rim as well. */
     boolean upright() {

@@ -64,12 +64,15 @@ public record RoadTest(Fitment on, double lowered, Motion motion) {
 
     /** A mark at a place that had been probed: its gap is what the mark says. */
     public Optional<Mark> mark(LocatedGap known) {
+        if (known.probe().place().inside()) {
+            return Optional.of(new Mark(at(known, 0), Pose.RIDE, Cause.STANDING, 0));
+        }
         return reached(known, apart()).or(() -> reached(known, List.of(motion)));
     }
 
     /** A probed place that left no mark: its gap is at least so large that nothing driven reached it. */
     public LocatedGap unmarked(LocatedGap known) {
-        return least(known, apart()).gap() >= 0
+        return known.probe().place().inside() || least(known, apart()).gap() >= 0
                 ? known
                 : reached(known, apart()).map(Mark::probed).orElse(known);
     }

@@ -89,19 +89,15 @@ public final class Sweep {
         p[0] = point[0];
         p[1] = point[1];
         p[2] = point[2];
-        switch (carrier) {
-            case BODY -> motion.toWheel(p, bump, steer, roll, slopes);
-            case ARM -> {
-                motion.toWheel(p, bump / 2, steer, 0, slopes);
-                if (slopes != null) {
-                    for (int i = 0; i < 3; i++) {
-                        slopes[i] /= 2;
-                        slopes[6 + i] = 0;
-                    }
-                }
-            }
-            case KNUCKLE -> {
-                // Nothing moves between them.
+        if (carrier == Carrier.KNUCKLE) {
+            return;
+        }
+        motion.toWheel(p, carrier.withBody() * bump, carrier.steered() * steer, carrier.rolled() * roll, slopes);
+        if (slopes != null && carrier != Carrier.BODY) {
+            for (int i = 0; i < 3; i++) {
+                slopes[i] *= carrier.withBody();
+                slopes[3 + i] *= carrier.steered();
+                slopes[6 + i] *= carrier.rolled();
             }
         }
     }
@@ -121,10 +117,6 @@ public final class Sweep {
         private double bySteer;
         private double byRoll;
         private final Motion.Reach reach;
-        /** Of bump and roll what moves the obstacle: an arm goes half as far and does not lean. */
-        private final double bumps;
-
-        private final double rolls;
         private final double ofBump;
         private final double ofSteer;
         private final double ofRoll;
@@ -139,11 +131,9 @@ public final class Sweep {
             this.carrier = carrier;
             this.motion = motion;
             reach = motion.reach(point);
-            bumps = carrier == Carrier.ARM ? 0.5 : 1;
-            rolls = carrier == Carrier.ARM ? 0 : 1;
-            ofBump = bumps * reach.bump();
-            ofSteer = reach.steer();
-            ofRoll = rolls * reach.roll();
+            ofBump = carrier.withBody() * reach.bump();
+            ofSteer = carrier.steered() * reach.steer();
+            ofRoll = carrier.rolled() * reach.roll();
         }
 
         Least solve() {
@@ -244,7 +234,7 @@ public final class Sweep {
                     - Math.abs(byBump) * bump
                     - Math.abs(bySteer) * steer
                     - Math.abs(byRoll) * roll
-                    - reach.bend(bumps * bump, steer, rolls * roll)
+                    - reach.bend(carrier.withBody() * bump, carrier.steered() * steer, carrier.rolled() * roll)
                     - grown;
         }
     }

@@ -111,6 +111,11 @@ public record TyreBody(double middle, double half, double bead, double outside, 
         return new TyreBody(-fitment.wheel().effectiveOffset().mm(), half, seat - LIP, seat + FLANGE_HIGH, EDGE, EDGE);
     }
 
+    /** Inner radius of the rim's barrel that the tyre sits on, mm. */
+    double barrel() {
+        return bead - LIP;
+    }
+
     private static double seat(Fitment fitment) {
         return fitment.wheel().rimCode().doubleValue() * Length.MM_PER_INCH.doubleValue() / 2;
     }

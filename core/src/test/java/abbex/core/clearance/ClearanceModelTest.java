@@ -136,6 +136,58 @@ class ClearanceModelTest {
         assertEquals(0, Range.usual(Corner.LR).left());
     }
 
+    /**
+     * By hand: 3 mm from calliper to barrel stay 3 mm at every pose on the same wheel, 1/16 in is needed; a wheel an inch larger
+     * leaves 12.7 more, one an inch smaller goes 9.7 mm into it; of another wheel of its size nobody knows the barrel.
+     */
+    @Test
+    void a_calliper_stands_inside_the_wheel() {
+        List<LocatedGap> calliper =
+                List.of(LocatedGap.byHand(probe(ProbePlace.CALLIPER, 9, Face.INNER_SIDEWALL, 3), NOW));
+        Verdict same = ClearanceModel.of(calliper, NOW, Worn.CHAINS, 40, MOTION)
+                .verdicts()
+                .get(0);
+        assertEquals(3, same.least().gap(), 1e-6);
+        assertEquals(25.4 / 16, same.needed(), 1e-9);
+        assertEquals(Word.CLEAR, same.word());
+        assertTrue(ClearanceModel.of(calliper, NOW, Worn.NOTHING, 0, MOTION).clear());
+        Verdict larger = ClearanceModel.of(calliper, fitment("225/40R18 92W", "7.5Jx18 ET45"), Worn.NOTHING, 0, MOTION)
+                .verdicts()
+                .get(0);
+        assertEquals(15.7, larger.least().gap(), 1e-6);
+        Verdict smaller = ClearanceModel.of(calliper, fitment("205/55R16 91V", "7Jx16 ET45"), Worn.NOTHING, 0, MOTION)
+                .verdicts()
+                .get(0);
+        assertEquals(-9.7, smaller.least().gap(), 1e-6);
+        Verdict other = ClearanceModel.of(calliper, fitment("225/45R17 91W", "8Jx17 ET35"), Worn.NOTHING, 0, MOTION)
+                .verdicts()
+                .get(0);
+        assertEquals(Word.CLOSE, other.word());
+        assertTrue(other.mayTouch());
+    }
+
+    /** A hose goes half of every way: 60 mm over a tread that comes up 70 it keeps 60 - 35 less the grown tyre, and it bends. */
+    @Test
+    void a_hose_goes_half_the_way_and_bends() {
+        Motion up = new StraightMotion(new Range(0, 70, 0, 0, 0), 0, 60);
+        Verdict hose = ClearanceModel.of(
+                        List.of(LocatedGap.byHand(probe(ProbePlace.HOSE, 12, Face.TREAD, 60), NOW)),
+                        NOW,
+                        Worn.NOTHING,
+                        0,
+                        up)
+                .verdicts()
+                .get(0);
+        double grown = TyreBody.grown(NOW).outside() - TyreBody.of(NOW).outside();
+        assertEquals(60 - 35 - grown, hose.least().gap(), Sweep.TOLERANCE);
+        assertTrue(hose.standard() > 6, "it bends by as much");
+        RoadTest drive = new RoadTest(NOW, 0, up);
+        LocatedGap calliper = LocatedGap.byHand(probe(ProbePlace.CALLIPER, 9, Face.TREAD, 3), NOW);
+        assertEquals(calliper, drive.unmarked(calliper));
+        assertEquals(
+                0, drive.mark(calliper).orElseThrow().probed().probe().gap().mm());
+    }
+
     /** SAE J683 class S, from memory: 37 mm over the tread, 15 mm beside it. */
     @Test
     void a_traction_device_takes_its_room() {
