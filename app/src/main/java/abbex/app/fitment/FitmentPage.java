@@ -11,6 +11,7 @@ import abbex.core.units.Length;
 import abbex.core.units.TapeText;
 import abbex.core.vehicle.End;
 import abbex.core.wheels.Fitment;
+import abbex.core.wheels.TyreChange;
 import abbex.core.wheels.TyreSize;
 import abbex.core.wheels.WheelChange;
 import java.util.ArrayList;
@@ -57,15 +58,16 @@ public record FitmentPage(String compared, List<EndView> ends, List<Words.Said> 
             Optional<Fitment> was = now.flatMap(s -> s.fitment(end));
             Optional<Fitment> is = planned.flatMap(s -> s.fitment(end));
             Optional<WheelChange> change = change(sets, planned, dualRear, end);
-            if (was.isPresent() || is.isPresent()) {
+            Optional<TyreChange> tyres = tyres(sets, planned, dualRear, end);
+            if (was.isPresent() || is.isPresent() || tyres.isPresent()) {
                 ends.add(new EndView(
                         Words.capital(words.word(end, reader)),
-                        was.map(Maker::text).orElse(""),
-                        is.map(Maker::text).orElse(""),
+                        was.map(Maker::text).orElseGet(() -> tyre(now, end)),
+                        is.map(Maker::text).orElseGet(() -> tyre(planned, end)),
                         was.map(SectionDrawing::of).orElse(null),
                         is.map(SectionDrawing::of).orElse(null),
                         box(Stream.of(was, is).flatMap(Optional::stream).toList()),
-                        change.map(make::lines).orElse(List.of())));
+                        change.map(make::lines).or(() -> tyres.map(make::lines)).orElse(List.of())));
             }
         }
         String compared = now.isPresent() && planned.isPresent()
@@ -88,11 +90,39 @@ public record FitmentPage(String compared, List<EndView> ends, List<Words.Said> 
                         .map(is -> WheelChange.between(end, was, is, fromNew, dualRear && end == End.REAR)));
     }
 
+    /** The tyres alone, where one end's wheel is not known; empty where both are, or a tyre is not. */
+    private static Optional<TyreChange> tyres(
+            List<WheelSet> sets, Optional<WheelSet> planned, boolean dualRear, End end) {
+        if (change(sets, planned, dualRear, end).isPresent()) {
+            return Optional.empty();
+        }
+        Optional<TyreSize> fromNew = WheelSets.first(sets, WheelSet.Use.NEW).flatMap(s -> s.tyre(end));
+        return now(sets)
+                .flatMap(s -> s.tyre(end))
+                .flatMap(was -> planned.flatMap(s -> s.tyre(end))
+                        .map(is -> TyreChange.between(end, was, is, fromNew.orElse(was), dualRear && end == End.REAR)));
+    }
+
+    private static String tyre(Optional<WheelSet> set, End end) {
+        return set.flatMap(s -> s.tyre(end)).map(TyreSize::text).orElse("");
+    }
+
+    /** The sets that are compared whose tyre is known at an end and whose wheel is not. */
+    private static List<Finding> wheelless(List<WheelSet> sets, Optional<WheelSet> planned, End end) {
+        return planned.or(() -> now(sets)).stream()
+                .filter(s -> s.fitment(end).isEmpty())
+                .flatMap(s -> s.tyre(end).stream())
+                .map(tyre -> (Finding) TyreChange.wheelNeeded(end, tyre))
+                .toList();
+    }
+
     /** What the change and the hubs have to say, worst first. */
     static List<Finding> findings(List<WheelSet> sets, Optional<WheelSet> planned, boolean dualRear) {
         List<Finding> findings = new ArrayList<>();
         for (End end : End.values()) {
             change(sets, planned, dualRear, end).ifPresent(c -> findings.addAll(c.findings()));
+            tyres(sets, planned, dualRear, end).ifPresent(c -> findings.addAll(c.findings()));
+            findings.addAll(wheelless(sets, planned, end));
             planned.or(() -> now(sets))
                     .ifPresent(s -> findings.addAll(s.hub(end).check(end, s.spaced(end))));
         }
@@ -130,10 +160,17 @@ public record FitmentPage(String compared, List<EndView> ends, List<Words.Said> 
                     edge("fitment.outer.wall", change.outerWall(), "outward", "inward"),
                     edge("fitment.inner.wall", change.innerWall(), "inward", "outward"),
                     edge("fitment.radius", change.radius(), "larger", "smaller"),
-                    new Line(
-                            words.say("fitment.speedometer"),
-                            percent(change.speedometerPercent().value()),
-                            how(change.speedometerPercent())));
+                    speedometer(change.speedometerPercent()));
+        }
+
+        List<Line> lines(TyreChange change) {
+            return List.of(
+                    edge("fitment.radius", change.radius(), "larger", "smaller"),
+                    speedometer(change.speedometerPercent()));
+        }
+
+        private Line speedometer(Figure<Double> percent) {
+            return new Line(words.say("fitment.speedometer"), percent(percent.value()), how(percent));
         }
 
         private Line edge(String key, Figure<Length> figure, String positive, String negative) {

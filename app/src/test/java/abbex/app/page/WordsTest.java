@@ -57,6 +57,7 @@ import abbex.core.vehicle.Vehicle;
 import abbex.core.vehicle.VehicleKind;
 import abbex.core.wheels.Fitment;
 import abbex.core.wheels.Hub;
+import abbex.core.wheels.TyreChange;
 import abbex.core.wheels.TyreParse;
 import abbex.core.wheels.TyreSize;
 import abbex.core.wheels.Wheel;
@@ -154,6 +155,7 @@ class WordsTest {
                     new ArrayList<>(WheelChange.between(End.FRONT, now, planned, fromNew, random.nextBoolean())
                             .findings());
             found.addAll(hub.check(End.REAR, random.nextBoolean()));
+            found.add(TyreChange.wheelNeeded(End.FRONT, planned.tyre()));
             for (Finding finding : found) {
                 if (seen.add(finding.getClass()) || i < 50) {
                     said(finding, random);

@@ -55,6 +55,19 @@ class FitmentTest {
         return page.locator("dt:text-is('" + name + "') + dd").first();
     }
 
+    @Test
+    void a_tyre_without_its_wheel_helps_as_far_as_it_can() {
+        keep(Said.by("fitment.name.now"), "NOW", "205/55R16 91V", "");
+        keep("larger", "PLANNED", "225/45R17 87V", "");
+        assertThat(fact(Said.part("fitment.speedometer"))).containsText("0.38 %");
+        assertThat(fact(Said.part("fitment.radius"))).containsText("1.2 mm");
+        assertThat(page.locator(".fitted").first()).containsText("225/45R17 87V");
+        assertThat(page.locator("#says")).containsText(Said.by("finding.LOAD_BELOW.title", "place", "Front"));
+        assertThat(page.locator("#says")).containsText(Said.by("finding.WHEEL_UNKNOWN.title", "place", "Front"));
+        keep("with its wheel", "PLANNED", "225/45R17 91W", "7.5Jx17 ET45");
+        assertThat(page.locator("#says")).not().containsText(Said.by("finding.WHEEL_UNKNOWN.title", "place", "Front"));
+    }
+
     /** checks.csv wheel-1: 8J ET45 to 9.5J ET35 goes out 29.05 mm and in 9.05 mm (arithmetic). */
     @Test
     void what_is_planned_against_what_stands_there_and_into_the_sheet() {

@@ -33,9 +33,6 @@ public record WheelChange(
         double diameterPercent,
         Figure<Double> speedometerPercent,
         List<Finding> findings) {
-    /** A diameter that changes by more than this moves gauges and gearing (common practice, no published source). */
-    private static final double DIAMETER_OFF = 3;
-
     /**
      * Compares two fitments of an end.
      *
@@ -60,33 +57,21 @@ public record WheelChange(
         Length widthA = now.tyre().sectionWidth(a.width());
         Length widthB = planned.tyre().sectionWidth(b.width());
         Length halfWall = widthB.minus(widthA).dividedBy(2);
-        double da = now.tyre().overallDiameter().mm();
-        double db = planned.tyre().overallDiameter().mm();
+        TyreChange tyres = TyreChange.between(place, now.tyre(), planned.tyre(), fromNew.orElse(now.tyre()), twin);
         return new WheelChange(
                 new Figure<>(half.minus(in), Reason.of(WheelFormula.OUTER_EDGE, a.text(), b.text())),
                 new Figure<>(half.plus(in), Reason.of(WheelFormula.INNER_EDGE, a.text(), b.text())),
                 new Figure<>(halfWall.minus(in), Reason.of(WheelFormula.SIDEWALL, widthA, widthB)),
                 new Figure<>(halfWall.plus(in), Reason.of(WheelFormula.SIDEWALL, widthA, widthB)),
-                new Figure<>(
-                        Length.ofRoundedMm((db - da) / 2),
-                        Reason.of(
-                                WheelFormula.RADIUS,
-                                now.tyre().overallDiameter(),
-                                planned.tyre().overallDiameter())),
-                (db / da - 1) * 100,
-                new Figure<>(
-                        (da / db - 1) * 100,
-                        Reason.of(
-                                WheelFormula.SPEEDOMETER,
-                                now.tyre().overallDiameter(),
-                                planned.tyre().overallDiameter())),
-                findings(place, now, planned, fromNew.orElse(now.tyre()), (db / da - 1) * 100, twin));
+                tyres.radius(),
+                tyres.diameterPercent(),
+                tyres.speedometerPercent(),
+                findings(place, now, planned, tyres.findings()));
     }
 
     /** What can be said of a fitment by itself and against the tyre from new. */
-    private static List<Finding> findings(
-            Place place, Fitment now, Fitment planned, TyreSize fromNew, double diameter, boolean twin) {
-        List<Finding> found = new ArrayList<>();
+    private static List<Finding> findings(Place place, Fitment now, Fitment planned, List<Finding> ofTyres) {
+        List<Finding> found = new ArrayList<>(ofTyres);
         TyreSize tyre = planned.tyre();
         Wheel wheel = planned.wheel();
         if (tyre.rimCode().compareTo(wheel.rimCode()) != 0) {
@@ -100,13 +85,6 @@ public record WheelChange(
             found.add(new WheelFinding.RimNarrow(place, tyre.text(), width, plain(rims.get(0))));
         }
         widened(place, now.wheel(), wheel, found);
-        serves(place, tyre, fromNew, twin, found);
-        if (Math.abs(diameter) > DIAMETER_OFF) {
-            found.add(new WheelFinding.DiameterOff(place, percent(Math.abs(diameter)), diameter > 0));
-        }
-        if (tyre.approximate()) {
-            found.add(new WheelFinding.SizeApproximate(place, tyre.text()));
-        }
         found.sort(Finding.WORST_FIRST);
         return List.copyOf(found);
     }
@@ -132,41 +110,6 @@ public record WheelChange(
                         .setScale(1, RoundingMode.HALF_EVEN)
                         .stripTrailingZeros()
                         .toPlainString();
-    }
-
-    private static void serves(Place place, TyreSize tyre, TyreSize fromNew, boolean twin, List<Finding> found) {
-        if (tyre.service().isEmpty() || fromNew.service().isEmpty()) {
-            TyreSize which = tyre.service().isEmpty() ? tyre : fromNew;
-            found.add(new WheelFinding.ServiceUnknown(place, which.text()));
-            return;
-        }
-        TyreSize.Service is = tyre.service().get();
-        TyreSize.Service was = fromNew.service().get();
-        double kg = tyre.loadKg(twin).orElseThrow();
-        double needed = fromNew.loadKg(twin).orElseThrow();
-        if (kg < needed) {
-            found.add(new WheelFinding.LoadBelow(
-                    place, is.loadIndex(), kilograms(kg), was.loadIndex(), kilograms(needed)));
-        }
-        if (is.speed().kmh() < was.speed().kmh()) {
-            found.add(new WheelFinding.SpeedBelow(
-                    place,
-                    is.speed().name(),
-                    is.speed().kmh(),
-                    was.speed().name(),
-                    was.speed().kmh()));
-        }
-        if (kg >= needed && is.speed().kmh() >= was.speed().kmh()) {
-            found.add(new WheelFinding.Serves(place, is.text(), was.text()));
-        }
-    }
-
-    private static String kilograms(double kg) {
-        return BigDecimal.valueOf(kg).stripTrailingZeros().toPlainString() + " kg";
-    }
-
-    private static String percent(double percent) {
-        return BigDecimal.valueOf(percent).setScale(1, RoundingMode.HALF_EVEN).toPlainString() + " %";
     }
 
     private static String plain(BigDecimal number) {

@@ -31,6 +31,10 @@ public sealed interface WheelFinding extends Finding {
 
     record SizeApproximate(Place place, String tyre) implements WheelFinding, Note {}
 
+    /** A tyre without its wheel: widths of rim that it is approved for, and the rim's diameter, inches. */
+    record WheelUnknown(Place place, String tyre, String least, String most, String rim)
+            implements WheelFinding, Note, Open {}
+
     record ServiceUnknown(Place place, String tyre) implements WheelFinding, Note, Open {}
 
     /** By how much in inches, and what the offset would be had one side grown alone. */

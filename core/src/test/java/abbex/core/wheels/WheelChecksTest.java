@@ -282,6 +282,19 @@ class WheelChecksTest {
         assertEquals(said, String.join(" ", codes(change.findings())));
     }
 
+    /** speedo-1 (ISO 4000-1) by tyres alone, and the rims that 225/45 is approved for (ETRTO, from memory). */
+    @Test
+    void tyres_alone_tell_what_needs_no_wheel() {
+        TyreChange change = TyreChange.between(
+                End.FRONT, tyre("205/55R16 91V"), tyre("225/45R17 87V"), tyre("205/55R16 91V"), false);
+        assertEquals(-0.378, change.speedometerPercent().value(), 0.001);
+        assertEquals((634.3 - 631.9) / 2, change.radius().value().mm(), 0.01);
+        assertEquals("LOAD_BELOW", String.join(" ", codes(change.findings())));
+        WheelFinding.WheelUnknown needed =
+                (WheelFinding.WheelUnknown) TyreChange.wheelNeeded(End.FRONT, tyre("225/45R17 91W"));
+        assertEquals(List.of("7", "8.5", "17"), List.of(needed.least(), needed.most(), needed.rim()));
+    }
+
     /** M12x1.5 holds over its own diameter at 8 turns (common practice). */
     @Test
     void a_spacer_takes_turns_and_bores_must_fit() {
