@@ -193,6 +193,7 @@ class GroundController {
         page.addObject("low", points.of(me.shop(), job.vehicle().id()));
         page.addObject("kinds", LowPoint.Kind.values());
         page.addObject("froms", From.values());
+        page.addObject("measured", stances.measured(job));
         page.addObject("inches", !me.likes().unit().metric());
         return page;
     }

@@ -23,6 +23,8 @@ import abbex.core.ground.Passage;
 import abbex.core.ground.Profile;
 import abbex.core.ground.Stance;
 import abbex.core.ground.Underbody;
+import abbex.core.heights.MeasuringPoint;
+import abbex.core.heights.PointMethod;
 import abbex.core.units.Angle;
 import abbex.core.units.Length;
 import abbex.core.vehicle.End;
@@ -101,8 +103,7 @@ public class Stances {
         JobSheets all = sheets.of(job.shop(), job.id());
         List<LowPoint> low = points.of(job.shop(), job.vehicle().id());
         Standing standing = clearances.standing(job);
-        Stance.Told told = new Stance.Told(
-                all.sheets().stream().map(SheetData::heights).toList(), standing.heights(), drops(job, all));
+        Stance.Told told = told(job, all, standing);
         List<Underbody.Point> under = low.stream()
                 .filter(p -> p.kind() == LowPoint.Kind.UNDERSIDE)
                 .map(p -> new Underbody.Point(name(p), p.along().mm(), p.height(standing, wheelbase)))
@@ -121,6 +122,85 @@ public class Stances {
         return Stance.of(wheelbase, PerEnd.of(end -> diameter(job, end)), told, under, lift)
                 .map(stance -> new Reckoned(stance, List.copyOf(lamps), ways(job, stance)));
     }
+
+    private Stance.Told told(Job job, JobSheets all, Standing standing) {
+        return new Stance.Told(
+                all.sheets().stream().map(SheetData::heights).toList(), standing.heights(), drops(job, all));
+    }
+
+    /**
+     * The vehicle from its side as it was and is, for who has to be shown; by usual proportions where its wheelbase or tyres are
+     * not known. Empty while it is not known how far both ends came down.
+     */
+    public Optional<SideView> sideView(Job job) {
+        Outline shape = shape(job);
+        Stance.Told told = told(job, sheets.of(job.shop(), job.id()), clearances.standing(job));
+        double wheelbase =
+                job.vehicle().measure(Measure.WHEELBASE).map(Length::mm).orElse(shape.wheelbase());
+        return Stance.of(wheelbase, PerEnd.of(end -> usualDiameter(job, end)), told, List.of(), 0)
+                .map(stance -> StanceDrawing.level(shape, stance))
+                .map(drawing -> new SideView(
+                        shape.lines(),
+                        drawing,
+                        drawing.bodies().stream()
+                                .filter(body -> !body.style().equals("planned"))
+                                .toList()))
+                .filter(view -> view.bodies().size() > 1);
+    }
+
+    /**
+     * A vehicle from its side.
+     *
+     * @param outline its lines
+     * @param bodies as it was, as it is
+     */
+    public record SideView(List<String> outline, StanceDrawing drawing, List<StanceDrawing.Body> bodies) {}
+
+    /**
+     * A point of the shop's own that a sheet holds.
+     *
+     * @param raw its height as it was typed
+     */
+    public record Measured(String name, String raw) {}
+
+    /** The shop's own points over the floor on the newest sheet that are not among the low points yet: nobody types them again. */
+    List<Measured> measured(Job job) {
+        List<String> known = points.of(job.shop(), job.vehicle().id()).stream()
+                .map(LowPoint::name)
+                .toList();
+        return sheets.of(job.shop(), job.id()).newest().stream()
+                .flatMap(sheet -> sheet.heights().points().entrySet().stream())
+                .filter(point -> point.getKey().way() instanceof PointMethod way && way.named() && way.floorInIt())
+                .map(point -> new Measured(
+                        name(point.getKey()),
+                        point.getValue().readings().get(0).tape().raw()))
+                .filter(point -> !known.contains(point.name()))
+                .toList();
+    }
+
+    /** The point, and where it is where that is not one place alone. */
+    private static String name(MeasuringPoint spot) {
+        PointMethod way = (PointMethod) spot.way();
+        return way.places().size() == 1
+                ? way.name()
+                : way.name() + ", " + spot.place().code();
+    }
+
+    private static Outline shape(Job job) {
+        return Outline.of(job.vehicle().shape().name().toLowerCase(Locale.ROOT));
+    }
+
+    private OptionalDouble usualDiameter(Job job, End end) {
+        OptionalDouble known = diameter(job, end);
+        return known.isPresent()
+                ? known
+                : OptionalDouble.of(job.vehicle().kind().cabAndBed() ? USUAL_TRUCK : USUAL_TYRE);
+    }
+
+    /** Tyres of a drawing whose own are not known, mm (ours). */
+    private static final double USUAL_TYRE = 634;
+
+    private static final double USUAL_TRUCK = 790;
 
     private Map<String, Going> ways(Job job, Stance stance) {
         Map<String, Going> ways = new LinkedHashMap<>();
@@ -143,7 +223,7 @@ public class Stances {
      * @param along where the front axle is to be drawn; empty for where least air is
      */
     public GroundPage of(Job job, @Nullable String key, OptionalDouble along, Reader reader) {
-        Outline shape = Outline.of(job.vehicle().shape().name().toLowerCase(Locale.ROOT));
+        Outline shape = shape(job);
         Optional<Reckoned> found = reckoned(job);
         if (found.isEmpty()) {
             String missing = words.say(

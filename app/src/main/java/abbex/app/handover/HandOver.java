@@ -87,6 +87,7 @@ public class HandOver {
                         clearances.of(job, reader),
                         clearances.alike(job),
                         stances.of(job, null, OptionalDouble.empty(), reader),
+                        stances.sideView(job),
                         verdicts.of(job),
                         answers),
                 reader,
@@ -116,6 +117,14 @@ public class HandOver {
         Context context = new Context(Locale.ENGLISH);
         context.setVariable("view", view);
         return templates.process("sheet-body", Set.of("body"), context);
+    }
+
+    /** Whose it is and what was asked for: never frozen, so that a name that is deleted is on no sheet any more. */
+    String whose(Job job) {
+        Context context = new Context(Locale.ENGLISH);
+        context.setVariable("customer", job.customer());
+        context.setVariable("wish", job.wish());
+        return templates.process("sheet-body", Set.of("whose"), context);
     }
 
     /**

@@ -94,6 +94,8 @@ class SheetController {
         model.addAttribute("changes", changes(versions, chosen, facts, own));
         model.addAttribute("revocable", HandOver.revocable(versions).orElse(null));
         model.addAttribute("asks", !handOver.toAnswer(job).isEmpty());
+        model.addAttribute("customer", job.customer());
+        model.addAttribute("wish", job.wish());
         model.addAttribute("body", chosen.map(Handovers.Version::body).orElseGet(() -> handOver.body(view)));
         return "sheet";
     }
@@ -162,7 +164,11 @@ class SheetController {
                 .filename("drop-sheet-" + job.vehicle().plate().replaceAll("[^A-Za-z0-9-]", "-") + ".pdf")
                 .build());
         return new ResponseEntity<>(
-                pdf.make(words.say("sheet.page", reader, "plate", job.vehicle().plate()), body, foot, paper),
+                pdf.make(
+                        words.say("sheet.page", reader, "plate", job.vehicle().plate()),
+                        handOver.whose(job) + body,
+                        foot,
+                        paper),
                 headers,
                 HttpStatus.OK);
     }

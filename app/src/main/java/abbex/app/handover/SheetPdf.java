@@ -3,6 +3,7 @@ package abbex.app.handover;
 import abbex.app.page.Numerals;
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
+import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -44,6 +45,7 @@ class SheetPdf {
             PdfRendererBuilder builder = new PdfRendererBuilder();
             builder.useFont(() -> font("IBMPlexSans_400Regular.ttf"), FACE, 400, FontStyle.NORMAL, true);
             builder.useFont(() -> font("IBMPlexSans_600SemiBold.ttf"), FACE, 600, FontStyle.NORMAL, true);
+            builder.useSVGDrawer(new BatikSVGDrawer());
             builder.withHtmlContent(html, null);
             builder.toStream(out);
             builder.run();

@@ -4,6 +4,7 @@ import abbex.app.arrive.Job;
 import abbex.app.arrive.VehicleFacts;
 import abbex.app.fitment.FitmentPage;
 import abbex.app.ground.GroundPage;
+import abbex.app.ground.Stances;
 import abbex.app.measure.JobSheets;
 import abbex.app.measure.SheetData;
 import abbex.app.page.Numerals;
@@ -46,6 +47,7 @@ import org.jspecify.annotations.Nullable;
 /**
  * The drop sheet as one page shows it; every text is safe for a page.
  *
+ * @param side the vehicle before and now; null where that is not known
  * @param verdict the judgement of the whole stay
  * @param settles true as long as it was not measured settled
  * @param complete true when there is something to hand over
@@ -69,13 +71,15 @@ public record SheetView(
         List<Clearances.Proof> proofs,
         String alike,
         GroundPage ground,
+        Stances.@Nullable SideView side,
         List<Words.Said> says,
         SheetVerdict verdict,
         boolean settles,
         boolean complete) {
 
     /**
-     * What other stations have to say: wheels, what clears, how alike the gaps look, the ground, and the judgement of all.
+     * What other stations have to say: wheels, what clears, how alike the gaps look, the ground, the vehicle from its side, and
+     * the judgement of all.
      *
      * @param answers what was answered at handing over, by the key of what was found
      */
@@ -84,6 +88,7 @@ public record SheetView(
             List<Clearances.Proof> proofs,
             String alike,
             GroundPage ground,
+            Optional<Stances.SideView> side,
             JobVerdict verdict,
             Map<String, Handovers.Given> answers) {}
 
@@ -133,6 +138,7 @@ public record SheetView(
                 parts.proofs(),
                 parts.alike(),
                 parts.ground(),
+                parts.side().orElse(null),
                 words.findings(
                         parts.verdict().found().stream()
                                 .map(Found::finding)

@@ -61,12 +61,20 @@ public final class JobSheets {
 
     /** What a vehicle is read by: one method or group of points after the other. */
     List<Round> rounds(VehicleFacts vehicle) {
-        return Round.all(vehicle.kind(), rules.points(vehicle.kind(), vehicle.id()), rules.walk());
+        return has(vehicle, Round.all(vehicle.kind(), rules.points(vehicle.kind(), vehicle.id()), rules.walk()));
     }
 
     /** The same place by place. */
     List<Round> placeByPlace(VehicleFacts vehicle) {
-        return Round.placeByPlace(vehicle.kind(), rules.points(vehicle.kind(), vehicle.id()), rules.walk());
+        return has(
+                vehicle, Round.placeByPlace(vehicle.kind(), rules.points(vehicle.kind(), vehicle.id()), rules.walk()));
+    }
+
+    private static List<Round> has(VehicleFacts vehicle, List<Round> rounds) {
+        return rounds.stream()
+                .map(round -> round.of(vehicle.rear()))
+                .filter(round -> !round.spots().isEmpty())
+                .toList();
     }
 
     /** The first sheet and the newest. */

@@ -5,7 +5,9 @@ import abbex.app.fitment.Fitments;
 import abbex.app.measure.RideHeights;
 import abbex.app.measure.Standing;
 import abbex.app.store.Reads;
+import abbex.core.heights.Advertised;
 import abbex.core.heights.Contribution;
+import abbex.core.heights.Stage;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.WheelPlace;
 import abbex.core.wheels.Fitment;
@@ -42,8 +44,18 @@ class CornerCases {
         this.gaps = gaps;
     }
 
+    /** What was saved of an end; until the kit is in, what the box promises is the plan where nobody said another. */
     SweepPlan plan(Job job, End end) {
-        return plans.of(job.shop(), job.vehicle().id(), end, job.vehicle().kind());
+        SweepPlan plan =
+                plans.of(job.shop(), job.vehicle().id(), end, job.vehicle().kind());
+        Standing standing = heights.of(job);
+        boolean lowered = standing.newestStage()
+                .filter(stage -> stage != Stage.AS_ARRIVED)
+                .isPresent();
+        Advertised.Range promised = lowered ? null : job.advertised().at(end).orElse(null);
+        return promised == null
+                ? plan
+                : plan.promised(standing.now(end) + promised.mean().mm());
     }
 
     /** How often the plan of an end was saved. */

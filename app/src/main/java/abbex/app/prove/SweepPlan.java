@@ -84,9 +84,17 @@ public record SweepPlan(Map<SweepField, Double> values, Map<SweepField, Double> 
         return with(told, chains);
     }
 
+    /** The same with a drop that counts while nobody planned another, mm from as arrived. */
+    SweepPlan promised(double drop) {
+        Map<SweepField, Double> other = new EnumMap<>(SweepField.class);
+        other.putAll(usual);
+        other.put(SweepField.LOWER, Math.max(SweepField.LOWER.least(), Math.min(SweepField.LOWER.most(), drop)));
+        return new SweepPlan(values, other, chains);
+    }
+
     /** How far it is to come down from as arrived, mm; empty when it stays as it stands. */
     OptionalDouble lower() {
-        Double lower = values.get(SweepField.LOWER);
+        Double lower = values.getOrDefault(SweepField.LOWER, usual.get(SweepField.LOWER));
         return lower == null ? OptionalDouble.empty() : OptionalDouble.of(lower);
     }
 

@@ -219,6 +219,43 @@ class HandoverTest {
         }
     }
 
+    /** Name and wish stand on every version, frozen on none; before and now are drawn from the side. */
+    @Test
+    void a_customer_reads_name_and_wish_until_the_name_is_deleted() throws IOException {
+        String job = UUID.randomUUID().toString();
+        orla.post(
+                "/arrive",
+                "job",
+                job,
+                "plate",
+                "HO " + job.substring(0, 8),
+                "name",
+                "test sedan",
+                "customer",
+                "Ymke Dorn",
+                "wish",
+                "a little lower, no rubbing");
+        walk(job, "HF", "14 3/8", "14 3/8", "14 5/8", "14 5/8");
+        orla.post("/jobs/" + job + "/set-down");
+        walk(job, "HF", "13 3/8", "13 3/8", "13 5/8", "13 5/8");
+        orla.post("/jobs/" + job + "/hand-over");
+        String page = paper(page("/jobs/" + job + "/sheet?version=1"));
+        assertTrue(page.contains("Ymke Dorn") && page.contains("a little lower, no rubbing"), page);
+        assertTrue(page.contains("class=\"sideview\""), "before and now are drawn");
+        assertTrue(text("/jobs/" + job + "/sheet.pdf?version=1").contains("Ymke Dorn"));
+        orla.post("/jobs/" + job + "/blank-customer");
+        String after = paper(page("/jobs/" + job + "/sheet?version=1"));
+        assertFalse(after.contains("Ymke Dorn"), "a name that was deleted is on no sheet");
+        assertFalse(text("/jobs/" + job + "/sheet.pdf?version=1").contains("Ymke Dorn"));
+        assertTrue(after.contains("a little lower, no rubbing"));
+    }
+
+    private String text(String pdf) throws IOException {
+        try (PDDocument document = Loader.loadPDF(orla.bytes(pdf).body())) {
+            return new PDFTextStripper().getText(document);
+        }
+    }
+
     @Test
     void the_same_pdf_of_a_frozen_version_every_time() {
         String job = measured();

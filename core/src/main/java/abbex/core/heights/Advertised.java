@@ -9,6 +9,11 @@ import java.util.Optional;
 public record Advertised(Map<Place, Range> byPlace) {
     /** From least to most drop; both the same for one number. */
     public record Range(Length least, Length most) {
+        /** Midway. */
+        public Length mean() {
+            return least.plus(most).dividedBy(2);
+        }
+
         public Range {
             if (least.compareTo(most) > 0) {
                 throw new IllegalArgumentException("advertised drop: least " + least + " above most " + most);

@@ -7,6 +7,7 @@ import static abbex.core.units.TapeText.Allowed.ZERO_OR_MORE;
 import abbex.core.figure.Place;
 import abbex.core.units.Length;
 import abbex.core.units.TapeText;
+import abbex.core.vehicle.Architecture;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.Seat;
@@ -186,6 +187,15 @@ public record PointMethod(
                                 (PointMethod way) -> known.contains(way) ? known.indexOf(way) : known.size())
                         .thenComparing(PointMethod::code))
                 .toList();
+    }
+
+    /** True where a vehicle whose rear is sprung so has it: hangers are a leaf spring's, an axle under its frame is no link's. */
+    public boolean fits(Architecture rear) {
+        boolean hanger = this.equals(HANGF) || this.equals(HANGR);
+        if (rear == Architecture.OTHER || !hanger && !this.equals(AXLE)) {
+            return true;
+        }
+        return rear == Architecture.SOLID_AXLE_LEAF || rear == Architecture.SOLID_AXLE_COIL && !hanger;
     }
 
     /** True when a shop named it. */

@@ -15,6 +15,7 @@ import static abbex.core.heights.PointMethod.RIDER;
 import static abbex.core.heights.PointMethod.SEAT;
 
 import abbex.core.figure.Place;
+import abbex.core.vehicle.Architecture;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.Places;
 import abbex.core.vehicle.VehicleKind;
@@ -95,6 +96,15 @@ public record Round(String code, List<MeasuringPoint> spots) {
                 .filter(place -> ways.stream().anyMatch(way -> way.places().contains(place)))
                 .sorted(Comparator.comparingInt(p -> p instanceof Corner corner ? walk.indexOf(corner) : 0))
                 .toList();
+    }
+
+    /** Without what a vehicle whose rear is sprung so does not have; it may be empty then. */
+    public Round of(Architecture rear) {
+        return new Round(
+                code,
+                spots.stream()
+                        .filter(spot -> !(spot.way() instanceof PointMethod way) || way.fits(rear))
+                        .toList());
     }
 
     /** Everything that is read at one place, for each place where it is more than one height. */

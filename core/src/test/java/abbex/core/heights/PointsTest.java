@@ -11,6 +11,7 @@ import abbex.core.units.Angle;
 import abbex.core.units.Estimate;
 import abbex.core.units.Length;
 import abbex.core.units.Pressure;
+import abbex.core.vehicle.Architecture;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.InnerWheel;
@@ -305,6 +306,22 @@ class PointsTest {
                                 HeightFinding.RepeatsDisagree.class,
                                 HeightFinding.UnusualHeight.class)),
                 types(sheet).toString());
+    }
+
+    @Test
+    void a_coil_has_no_hangers_and_a_link_no_axle() {
+        Round rear = Round.all(VehicleKind.TRUCK, List.of(), Corner.WALK).stream()
+                .filter(r -> r.code().equals("REARAXLE"))
+                .findFirst()
+                .orElseThrow();
+        assertEquals(6, rear.of(Architecture.SOLID_AXLE_LEAF).spots().size());
+        assertEquals(6, rear.of(Architecture.OTHER).spots().size(), "nobody said");
+        assertEquals(
+                List.of("RR.AXLE", "LR.AXLE"),
+                rear.of(Architecture.SOLID_AXLE_COIL).spots().stream()
+                        .map(MeasuringPoint::code)
+                        .toList());
+        assertTrue(rear.of(Architecture.MULTI_LINK).spots().isEmpty());
     }
 
     @Test
