@@ -161,9 +161,9 @@ public class CornerPages {
                 "prove.height",
                 reader,
                 "now",
-                Length.ofRoundedMm(Math.rint(standing.now(corner))),
+                Length.ofRoundedMm(standing.now(corner)),
                 "planned",
-                Length.ofRoundedMm(Math.rint(standing.planned(corner))));
+                Length.ofRoundedMm(standing.planned(corner)));
     }
 
     /** The bump that the axle has under the frame, where a sheet read it. */
