@@ -48,10 +48,15 @@ final class DrawnJob {
         LOAD,
         BAY,
         PRESSURES,
-        WHEELS
+        WHEELS,
+        /** Not said, and elsewhere: where the frame points lie. */
+        FRAME,
+        /** Another vehicle of the kind stands in for the heights before. */
+        STAND_IN
     }
 
     private final Differs differs;
+    private final double[] standIn;
 
     DrawnJob(Random random, List<Method> methods, int sheets) {
         this(random, methods, sheets, Differs.NOTHING);
@@ -62,6 +67,7 @@ final class DrawnJob {
         this.random = random;
         this.methods = methods;
         this.sheets = sheets;
+        this.standIn = standInDrawn();
         this.truth = new double[sheets][Corner.values().length][Method.values().length];
         this.read = new TapeReading[sheets][Corner.values().length][Method.values().length];
         this.standard = new double[sheets][Corner.values().length][Method.values().length];
@@ -76,10 +82,22 @@ final class DrawnJob {
                     standard[s][corner.ordinal()][method.ordinal()] = Math.hypot(
                             method.repeatability().mm() * noise * wide,
                             TAPE.step().mm() / Math.sqrt(12));
-                    set(s, corner, method, truth(s, corner, method) + error);
+                    set(s, corner, method, truth(s, corner, method) + stoodIn(s, corner) + error);
                 }
             }
         }
+    }
+
+    /** What the vehicle that stands in stood higher by: alike for all its heights, in heave and pitch, and at each point. */
+    private double stoodIn(int sheet, Corner corner) {
+        return sheet > 0 || differs != Differs.STAND_IN
+                ? 0
+                : standIn[0] + (corner.end() == End.FRONT ? standIn[1] : -standIn[1]) + gauss(standIn[2]);
+    }
+
+    private double[] standInDrawn() {
+        double s = SubstituteBaseline.SAME_KIND.standardMm() * factor();
+        return new double[] {gauss(0.8 * s), gauss(0.5 * s), 0.33 * s};
     }
 
     private double factor() {
@@ -113,9 +131,13 @@ final class DrawnJob {
                 loaded[end] + 12 + gauss(tread)
             });
         }
+        boolean elsewhere = differs == Differs.FRAME;
+        double apart = elsewhere ? Math.max(0.3, 0.65 + gauss(0.15 * factor())) : 0.65;
+        double ahead = elsewhere ? gauss(0.12 * factor()) : 0;
+        double outboard = elsewhere ? 0.85 + gauss(0.1 * factor()) : 0.85;
         for (int s = 0; s < sheets; s++) {
             double heave = s == 0 ? 0 : -20 - 30 * random.nextDouble();
-            double pitch = s == 0 ? 0 : gauss(5);
+            double pitch = s == 0 ? 0 : gauss(elsewhere ? 12 : 5);
             double roll = s == 0 ? 0 : gauss(2);
             double twist = s == 0 ? 0 : gauss(diagonal / 4);
             double warm = s == 0 ? 0 : gauss(tyres);
@@ -133,7 +155,8 @@ final class DrawnJob {
                 int a = corner.end() == End.FRONT ? 1 : -1;
                 int b = corner.isLeft() ? 1 : -1;
                 double lip = c[0] + heave + pitch * a + roll * b + twist * a * b;
-                double frame = c[1] + heave + 0.65 * pitch * a + 0.85 * roll * b + 0.65 * 0.85 * twist * a * b;
+                double forward = apart * a + ahead;
+                double frame = c[1] + heave + pitch * forward + roll * outboard * b + twist * forward * outboard * b;
                 double radius = c[2] + warm + (s == 0 ? 0 : gauss(tyre)) + gauss(loads) + gauss(soft);
                 double[] t = truth[s][corner.ordinal()];
                 t[Method.GF.ordinal()] = lip;
@@ -163,7 +186,7 @@ final class DrawnJob {
     private SheetState state(int sheet) {
         String which = sheet == 0 ? "one" : "other";
         return switch (differs) {
-            case NOTHING -> SheetState.NOT_TAKEN;
+            case NOTHING, FRAME, STAND_IN -> SheetState.NOT_TAKEN;
             case LOAD -> SheetState.of(Map.of(), Map.of(SheetState.Item.LOAD, which));
             case BAY -> SheetState.of(Map.of(), Map.of(SheetState.Item.BAY, which));
             case WHEELS -> SheetState.of(Map.of(), Map.of(SheetState.Item.WHEEL_SET, which));
@@ -293,13 +316,20 @@ final class DrawnJob {
             if (extra != null && s == sheets - 1) {
                 readings.add(extra);
             }
-            all.add(HeightSheet.of(state(s), readings));
+            boolean other = s == 0 && differs == Differs.STAND_IN;
+            all.add(HeightSheet.of(
+                    state(s), other ? Basis.USUAL.from(SubstituteBaseline.SAME_KIND) : Basis.USUAL, readings));
         }
         return all;
     }
 
+    /** Where its frame points lie was taped but where they are to be elsewhere. */
+    private Vehicle vehicle() {
+        return differs == Differs.FRAME ? Vehicle.of(VehicleKind.CAR).withWheelbase(Length.ofMm(2700)) : CAR;
+    }
+
     Adjustment adjust() {
-        return Adjustment.of(CAR, sheets(), PriorDeviations.of(VehicleKind.CAR, Limits.USUAL));
+        return Adjustment.of(vehicle(), sheets(), PriorDeviations.of(VehicleKind.CAR, Limits.USUAL));
     }
 
     /** What somebody would find who knew every width and every reading's noise of this very job. */

@@ -135,8 +135,8 @@ class NamingTest {
     }
 
     /**
-     * What was said to differ between the sheets differs by widths of its own, 0.7 to 1.4 of the program's: nobody is accused for
-     * it, intervals hold, and what does not hang on it is named as before.
+     * What differs between the sheets, or was never measured, differs by widths of its own, 0.7 to 1.4 of the program's: nobody is
+     * accused for it, intervals hold, and what does not hang on it is named as before.
      */
     @ParameterizedTest(name = "{0}, {1}: offered {2}")
     @CsvSource({
@@ -147,15 +147,20 @@ class NamingTest {
         "GF HF RIM FG TG, PRESSURES, 94",
         "GF HF RIM,     PRESSURES, 90",
         "GF HF RIM FG,  WHEELS,    93",
-        "GF HF RIM,     WHEELS,    91"
+        "GF HF RIM,     WHEELS,    91",
+        "GF HF RIM FG,  FRAME,     94",
+        "HF FG,         FRAME,     88",
+        "GF HF RIM,     STAND_IN,  85",
+        "GF HF RIM FG,  STAND_IN,  84"
     })
     void states_that_differ(String names, DrawnJob.Differs differs, double offered) {
-        Tally t = run(names, 2, differs, JOBS);
+        Tally t = run(names, 2, differs, 3 * JOBS / 4);
         assertTrue(t.percent(t.offered) >= offered, t.toString());
         assertTrue(t.percent(t.wrongAlone) <= 1.5, t.toString());
         assertTrue(t.percent(t.accused + t.restless) <= 3, t.toString());
         assertTrue(held(t.clean) >= 93 && held(t.clean) <= 97, t.toString());
-        assertTrue(held(t.after) >= 93 && held(t.after) <= 97, t.toString());
+        // With a misread tape in them, named or not.
+        assertTrue(held(t.after) >= 92.5 && held(t.after) <= 97, t.toString());
     }
 
     /** Beside an oracle that knows every width and noise, set to the same rate of false alarms. */
