@@ -122,6 +122,10 @@ public final class ArchDrawing {
         switch (way.code()) {
             case "CAB" -> strokes.add(line("body", x - 60, value, x + 640, value));
             case "BED" -> strokes.add(line("body", -640, value, 640, value));
+            case "BEDF" -> {
+                x = 900;
+                strokes.add(line("body", x - 30, value, x + 640, value));
+            }
             case "BOARD" -> {
                 x = 600;
                 strokes.add(line("body", x - 40, value, x + 640, value));
@@ -146,7 +150,9 @@ public final class ArchDrawing {
         }
         double from = way.floorInIt() ? 0 : hub;
         // Cab and bed stand side by side in one strip.
-        double least = way.equals(PointMethod.CAB) || way.equals(PointMethod.BED) ? 1800 : 1400;
+        double least = way.equals(PointMethod.CAB) || way.equals(PointMethod.BED) || way.equals(PointMethod.BEDF)
+                ? 1800
+                : 1400;
         double width = Math.max(least, (from + value + 120) * 900 / 830);
         double left = x > 300 ? -450 : -width / 2;
         return new Elevation(
@@ -184,7 +190,7 @@ public final class ArchDrawing {
     private static double usual(PointMethod way, Wheel wheel) {
         return switch (way.code()) {
             case "CAB" -> wheel.hub() * 1.25;
-            case "BED" -> 1250;
+            case "BED", "BEDF" -> 1250;
             case "BOARD" -> wheel.hub() * 1.1;
             case "HANGF" -> wheel.hub() * 1.35;
             case "HANGR" -> wheel.hub() * 1.6;

@@ -23,6 +23,7 @@ public record RoundIcon(String thin, String beam) {
             Map.entry("FG", new RoundIcon(ARCH, "M29 21V15")),
             Map.entry("TG", new RoundIcon(ARCH, "M16 8V1")),
             Map.entry("CABBED", new RoundIcon(TRUCK, "M13 21V13M28 21V9")),
+            Map.entry("BEDF", new RoundIcon(TRUCK, "M21 21V9")),
             Map.entry("BOARD", new RoundIcon(TRUCK, "M13 21V17M18 21V17")),
             Map.entry("REARAXLE", new RoundIcon(AXLE, "M3 21V6M16 12V3M29 21V6")),
             Map.entry("BIKE", new RoundIcon(MOTORCYCLE, "M6 16V7M18 21V9M26 16V9")),

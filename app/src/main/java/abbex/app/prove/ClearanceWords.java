@@ -18,8 +18,10 @@ import abbex.core.motion.Range;
 import abbex.core.units.Length;
 import java.math.BigDecimal;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -94,7 +96,17 @@ class ClearanceWords {
                         least.at().bump(),
                         Math.toDegrees(least.at().steer()),
                         Math.toDegrees(least.at().roll())),
+                how(verdict, reader),
                 ask(known, verdict));
+    }
+
+    /** What the uncertainty is made of, the greatest first; what is less than a tenth of a millimetre is left out. */
+    private String how(Verdict verdict, Reader reader) {
+        return verdict.doubt().parts().entrySet().stream()
+                .filter(part -> part.getValue() >= 0.05)
+                .sorted(Map.Entry.comparingByValue(Comparator.reverseOrder()))
+                .map(part -> words.say("part." + part.getKey()) + " " + length(2 * part.getValue(), reader))
+                .collect(Collectors.joining(", "));
     }
 
     /** The verdict in a word, with what it holds for. */
@@ -172,6 +184,7 @@ class ClearanceWords {
                 name(place),
                 "open",
                 words.say("verdict.NOT_LOOKED_AT"),
+                "",
                 "",
                 "",
                 "",

@@ -46,6 +46,7 @@ public record CornerPage(
      * @param mark clear, look, stop or open
      * @param pose where the least gap is
      * @param at the same for the drawing: bump in mm, steer and roll in degrees; empty for what nobody looked at
+     * @param how the uncertainty came about
      */
     public record Spot(
             String id,
@@ -58,6 +59,7 @@ public record CornerPage(
             String pose,
             String taken,
             String at,
+            String how,
             Ask ask) {}
 
     /**

@@ -69,8 +69,12 @@ final class PointDrops {
         Map<PointMethod, BeforeAfter> rakes = new LinkedHashMap<>();
         for (PointMethod way : ways(c.before(), c.after())) {
             if (!way.across() && way.floorInIt()) {
-                BeforeAfter rake =
-                        Rakes.of(c, (sheet, corner) -> sheet.points().get(MeasuringPoint.of((Place) corner, way)));
+                // The bed's rail is read over the axle and, by a way of its own, at its front end.
+                PointMethod front = way.equals(PointMethod.BED) ? PointMethod.BEDF : way;
+                BeforeAfter rake = Rakes.of(
+                        c,
+                        (sheet, corner) -> sheet.points()
+                                .get(MeasuringPoint.of((Place) corner, corner.end() == End.FRONT ? front : way)));
                 if (!rake.isEmpty()) {
                     rakes.put(way, rake);
                 }

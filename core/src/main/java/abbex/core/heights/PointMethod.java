@@ -64,6 +64,8 @@ public record PointMethod(
     public static final PointMethod CAB = ground("CAB", List.of(Corner.LF, Corner.RF), 8, 40);
     /** Ground to the top of the bed rail, over the rear axle. */
     public static final PointMethod BED = ground("BED", REAR, 28, 66);
+    /** Ground to the top of the bed rail at the bed's front end. */
+    public static final PointMethod BEDF = ground("BEDF", List.of(Corner.LF, Corner.RF), 28, 66);
     /** Ground to the under side of the running board, at its ends. */
     public static final PointMethod BOARD = ground("BOARD", List.copyOf(Corner.WALK), 6, 30);
     /** Ground to the bolt of the leaf spring's front hanger. */
@@ -98,7 +100,7 @@ public record PointMethod(
     /** The same with the rider on. */
     public static final PointMethod RIDER = hard("RIDER", BOTH, POSITIVE, 5, 45);
 
-    private static final List<PointMethod> CAB_AND_BED = List.of(CAB, BED, BOARD, HANGF, AXLE, HANGR);
+    private static final List<PointMethod> CAB_AND_BED = List.of(CAB, BED, BEDF, BOARD, HANGF, AXLE, HANGR);
     private static final List<PointMethod> SINGLE_TRACK = List.of(AX, FT, SEAT, FR, BODY, FREE, RIDER);
 
     public PointMethod {

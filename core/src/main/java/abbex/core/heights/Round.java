@@ -3,6 +3,7 @@ package abbex.core.heights;
 import static abbex.core.heights.PointMethod.AX;
 import static abbex.core.heights.PointMethod.AXLE;
 import static abbex.core.heights.PointMethod.BED;
+import static abbex.core.heights.PointMethod.BEDF;
 import static abbex.core.heights.PointMethod.BOARD;
 import static abbex.core.heights.PointMethod.BODY;
 import static abbex.core.heights.PointMethod.CAB;
@@ -69,6 +70,7 @@ public record Round(String code, List<MeasuringPoint> spots) {
         }
         if (kind.cabAndBed()) {
             rounds.add(placeByPlace("CABBED", walk, CAB, BED));
+            rounds.add(by(walk, BEDF));
             rounds.add(by(walk, BOARD));
             rounds.add(placeByPlace("REARAXLE", walk, HANGF, AXLE, HANGR));
         }

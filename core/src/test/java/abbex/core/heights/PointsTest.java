@@ -289,6 +289,21 @@ class PointsTest {
                 rake.change().orElseThrow().value().value());
     }
 
+    /** By hand: the rail stood 55 over the axle and 54 at its front end, 53 and 52 1/2 now: an inch of rake is a half. */
+    @Test
+    void a_bed_has_a_rake_of_its_own() {
+        DropSheet sheet = compare(
+                Vehicle.of(VehicleKind.TRUCK),
+                sheet().at(Corner.RF, PointMethod.BEDF, "54").at(Corner.RR, PointMethod.BED, "55"),
+                sheet().at(Corner.RF, PointMethod.BEDF, "52 1/2").at(Corner.RR, PointMethod.BED, "53"));
+        BeforeAfter rake = sheet.rakes().get(PointMethod.BED);
+        assertEquals(
+                Length.ofInches(1, 0, 1), rake.before().orElseThrow().value().value());
+        assertEquals(
+                Length.ofInches(0, 1, 2), rake.after().orElseThrow().value().value());
+        assertEquals(Set.of(PointMethod.BED), sheet.rakes().keySet());
+    }
+
     @Test
     void points_are_missed_repeated_and_doubted_like_heights_at_corners() {
         DropSheet sheet = compare(
