@@ -34,21 +34,16 @@ class HandoverTest {
     private final Visitor orla = Visitor.signedIn("orla");
 
     private String received() {
+        return received("promiseFRONT", "1", "promiseREAR", "1", "WHEELBASE", "2700 mm");
+    }
+
+    private String received(String... more) {
         String job = UUID.randomUUID().toString();
-        orla.post(
-                "/arrive",
-                "job",
-                job,
-                "plate",
-                "HO " + job.substring(0, 8),
-                "name",
-                "test sedan",
-                "promiseFRONT",
-                "1",
-                "promiseREAR",
-                "1",
-                "WHEELBASE",
-                "2700 mm");
+        String[] form = new String[6 + more.length];
+        System.arraycopy(
+                new String[] {"job", job, "plate", "HO " + job.substring(0, 8), "name", "test sedan"}, 0, form, 0, 6);
+        System.arraycopy(more, 0, form, 6, more.length);
+        orla.post("/arrive", form);
         return job;
     }
 
@@ -222,19 +217,7 @@ class HandoverTest {
     /** Name and wish stand on every version, frozen on none; before and now are drawn from the side. */
     @Test
     void a_customer_reads_name_and_wish_until_the_name_is_deleted() throws IOException {
-        String job = UUID.randomUUID().toString();
-        orla.post(
-                "/arrive",
-                "job",
-                job,
-                "plate",
-                "HO " + job.substring(0, 8),
-                "name",
-                "test sedan",
-                "customer",
-                "Ymke Dorn",
-                "wish",
-                "a little lower, no rubbing");
+        String job = received("customer", "Ymke Dorn", "wish", "a little lower, no rubbing");
         walk(job, "HF", "14 3/8", "14 3/8", "14 5/8", "14 5/8");
         orla.post("/jobs/" + job + "/set-down");
         walk(job, "HF", "13 3/8", "13 3/8", "13 5/8", "13 5/8");

@@ -1,88 +1,19 @@
 package abbex.app.web;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
-import static org.junit.jupiter.api.Assertions.assertEquals;
-import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import abbex.app.page.Numerals;
-import abbex.app.page.Reader;
-import abbex.app.support.Jobs;
 import abbex.app.support.Said;
 import abbex.app.support.Screen;
-import abbex.app.support.Shop;
-import abbex.core.units.Graduation;
-import abbex.core.units.Length;
-import abbex.core.units.LengthUnit;
 import com.google.gson.JsonArray;
 import com.google.gson.JsonObject;
 import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Locator;
-import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.BoundingBox;
-import java.time.ZoneOffset;
-import java.util.List;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.ExtendWith;
 
-/** What clears, from the first probe to the remedy in the plan: by fingers, by keys alone, and what is typed wrong. */
-@ExtendWith(Shop.class)
-class ProveTest {
-    private Screen screen;
-    private Page page;
-
-    private void receive(Screen on) {
-        screen = on.signIn("orla");
-        page = screen.page;
-        screen.open("/arrive");
-        page.locator("#plate").fill("PR " + System.nanoTime() % 1_000_000);
-        page.locator("#name").fill("test hatch");
-        page.locator("details.more summary").last().click();
-        page.locator("#WHEELBASE").fill("2640 mm");
-        page.locator("#WHEELBASE").press("Enter");
-        assertThat(page.locator(".arch").first()).isVisible();
-        page.locator(".strip a").nth(2).click();
-        page.locator("#name").fill("as it stands");
-        page.locator("#use").selectOption("NOW");
-        page.locator("#TYRE_FRONT").fill("225/45R17 91W");
-        page.locator("#WHEEL_FRONT").fill("7.5Jx17 ET45");
-        page.locator("#WHEEL_FRONT").press("Enter");
-        assertThat(page.locator(".fitted")).hasCount(2);
-        page.locator(".strip a").nth(3).click();
-        assertThat(page.locator(".places")).containsText("Fender lip: " + Said.by("verdict.NOT_LOOKED_AT"));
-    }
-
-    @AfterEach
-    void close() {
-        assertEquals(List.of(), screen.complaints());
-        screen.close();
-    }
-
-    /** A length as this person reads it. */
-    private static String inches(long mm) {
-        return Numerals.text(Length.ofMm(mm), new Reader(LengthUnit.INCH, Graduation.SIXTEENTH_INCH, ZoneOffset.UTC));
-    }
-
-    private static String clearIf(long bump) {
-        return Said.by("verdict.CLEAR_IF", "bump", inches(bump));
-    }
-
-    private Locator place(String name) {
-        return page.locator(".places li").filter(new Locator.FilterOptions().setHasText(name));
-    }
-
-    private void probe(String place, String clock, String face, String gap) {
-        page.locator("#clock").fill(clock);
-        // By its key: letters that come late would move it away under a click.
-        Locator chosen = page.locator("input[name=face][value=" + face + "]");
-        chosen.press("Space");
-        assertThat(chosen).isChecked();
-        page.locator("#place").selectOption(place);
-        page.locator("#gap").fill(gap);
-        page.locator("#gap").press("Enter");
-    }
-
+/** What clears at a corner, from the first probe to the remedy in the plan: by fingers, by keys alone, and what is typed wrong. */
+class ProveTest extends AtACorner {
     /** A finger on the wheel at an hour, so far out that it lies on the tread. */
     private void tapClock(double hour, double out) {
         Locator face = page.locator("#clock-face");
@@ -304,90 +235,6 @@ class ProveTest {
         assertThat(page.locator("#gap-bad")).containsText(Said.part("problem.probe.hub"));
     }
 
-    @Test
-    void a_drive_finds_what_nobody_probed_and_proves_what_left_no_mark() {
-        receive(Screen.desk());
-        probe("INNER_ARCH", "12", "TREAD", "1 1/4");
-        assertThat(place("Inner arch, 12 o’clock")).containsText(Said.by("verdict.TOUCHES"));
-        page.locator(".chip.set")
-                .filter(new Locator.FilterOptions().setHasText(Said.by("prove.road")))
-                .click();
-        assertThat(page.locator(".chalk")).containsText("Inner arch, 12 o’clock");
-        page.locator("#lean").fill("steep");
-        page.locator("#lean").press("Enter");
-        assertThat(page.locator("#lean-bad")).containsText("Enter 0 to 15");
-        assertThat(page.locator("#bumpLF-bad")).containsText("Enter 0″ to 11");
-        for (String corner : List.of("LF", "RF", "RR", "LR")) {
-            page.locator("#bump" + corner).fill(corner.equals("RF") ? "1 7/8" : "48 mm");
-        }
-        // Nothing is ticked for anybody: what was driven is said.
-        assertThat(page.locator("input[name=locks]")).not().isChecked();
-        page.locator("input[name=locks]").check();
-        page.locator("#lean").fill("2.5");
-        page.locator("#lean").press("Enter");
-        assertThat(page.locator(".proved")).containsText(Said.by("driven.locks", "bump", inches(48), "lean", "2.5"));
-        // 32 mm were probed and 48 mm of bump left no mark: it lies further out than that.
-        page.locator(".chip.set").first().click();
-        assertThat(place("Inner arch, 12 o’clock")).containsText(Said.part("taken.unmarked"));
-        page.locator(".chip.set")
-                .filter(new Locator.FilterOptions().setHasText(Said.by("prove.road")))
-                .click();
-        page.locator("#place").selectOption("LINER_FRONT");
-        page.locator("#face").selectOption("OUTER_SHOULDER");
-        page.locator("#clock").fill("9.5");
-        page.locator("#clock").press("Enter");
-        assertThat(page.locator(".proved")).containsText("Liner, front, 9.5 o’clock");
-        assertThat(page.locator(".proved")).containsText(Pattern.compile("[Cc]ause"));
-        page.locator(".chip.set").first().click();
-        assertThat(place("Liner, front, 9.5 o’clock"))
-                .containsText(Said.by("taken.mark", "face", Said.by("face.OUTER_SHOULDER")));
-        assertThat(place("Liner, front, 9.5 o’clock")).containsText(Said.by("verdict.TOUCHES"));
-        page.getByLabel(Said.by("prove.delete.name", "name", "Liner, front, 9.5 o’clock"))
-                .click();
-        page.locator(".chip.set").first().click();
-        assertThat(place("Liner, front, 9.5 o’clock")).hasCount(0);
-        screen.open("/proven?q=test");
-        assertThat(page.locator(".found")).containsText("225/45R17 91W");
-    }
-
-    @Test
-    void low_points_grounds_and_lamps() {
-        receive(Screen.desk());
-        page.locator(".chip.set")
-                .filter(new Locator.FilterOptions().setHasText(Said.by("prove.ground")))
-                .click();
-        assertThat(page.locator(".stancesvg")).isVisible();
-        low("UNDERSIDE", "front lip", "31", "AHEAD", "4 7/8");
-        low("UNDERSIDE", "pan", "50", "BETWEEN", "4 3/4");
-        assertThat(page.locator(".angles")).containsText(Said.by("ground.approach"));
-        assertThat(page.locator(".angles")).containsText(Said.by("ground.breakover"));
-        page.locator(".angles summary").first().click();
-        assertThat(page.locator(".angles")).containsText(Said.part("reason.OVERHANG_ANGLE"));
-        low("DIPPED_BEAM", "", "28", "AHEAD", "19 1/2");
-        assertThat(page.locator(".says")).containsText(Said.by("finding.BELOW_CODE.title", "part", "Dipped beam"));
-        assertThat(page.locator(".says")).containsText(Said.part("finding.WITHIN_CODE.text"));
-        low("UNDERSIDE", "odd", "far", "AHEAD", "4 7/15");
-        assertThat(page.locator("#height-bad")).containsText(Said.part("refusal.NOT_ON_A_TAPE"));
-        assertThat(page.locator("#away")).hasValue("far");
-        page.locator("#own summary").click();
-        page.locator("#called").fill("home");
-        page.locator("#points").fill("0, 0\n40, 6\n30, 9");
-        page.locator("#own button").click();
-        assertThat(page.locator("#points-bad"))
-                .containsText(Said.by("problem.ground.folds", "line", "3", "read", "30, 9"));
-        assertThat(page.locator("#points")).hasValue("0, 0\n40, 6\n30, 9");
-        page.locator("#points").fill("0, 0\n40, 9\n90, 12");
-        page.locator("#own button").click();
-        assertThat(page.locator(".grounds")).containsText("home: " + Said.by("finding.SCRAPES.title"));
-        assertThat(page.locator(".nearest")).containsText("front lip");
-        page.locator("#hand-along").focus();
-        page.keyboard().press("Home");
-        assertThat(page.locator(".nearest")).containsText(Said.part("ground.here"));
-        page.locator(".strip a").last().click();
-        assertThat(page.locator(".paper")).containsText(Said.part("sheet.ground"));
-        assertThat(page.locator(".paper")).containsText(Said.by("finding.SCRAPES.title"));
-    }
-
     /** Close for the hour that the eye told: the page asks for a tape, and what is taped counts instead. */
     @Test
     void an_hour_by_eye_is_taped_when_the_page_asks_for_it() {
@@ -405,6 +252,8 @@ class ProveTest {
         page.locator("#outer").press("Enter");
         assertThat(liner).containsText(Said.by("verdict.CLOSE"));
         assertThat(liner.locator(".ask")).containsText(Said.by("ask.HOUR"));
+        // What was begun for another gap stays with that one.
+        page.locator("#gap").fill("9/16");
         liner.locator(".ask a").click();
         assertThat(page.locator("#gap")).hasValue("2 11/16");
         assertThat(page.locator("#place")).hasValue("LINER_FRONT");
@@ -421,32 +270,6 @@ class ProveTest {
         assertThat(place("Liner, front")).hasCount(1);
         assertThat(place("Liner, front")).containsText(Said.by("verdict.CLEAR"));
         assertThat(place("Liner, front").locator(".ask")).hasCount(0);
-    }
-
-    @Test
-    void a_lead_sets_how_much_air_is_needed() {
-        receive(Screen.desk());
-        probe("FENDER_LIP", "12", "TREAD", "90 mm");
-        assertThat(place("Fender lip, 12 o’clock")).containsText(Said.by("prove.least") + " 3⁄8″");
-        String prove = page.url();
-        screen.open("/gaps");
-        assertThat(page.locator("main")).containsText(Said.part("gaps.lead"));
-        screen.as("tamsin");
-        screen.open("/gaps");
-        page.locator("#FENDER_LIP").fill("3/7");
-        page.locator("#FENDER_LIP").press("Enter");
-        assertThat(page.locator("#FENDER_LIP-bad")).containsText(Said.part("refusal.NOT_ON_A_TAPE"));
-        assertThat(page.locator("#FENDER_LIP")).hasValue("3/7");
-        page.locator("#FENDER_LIP").fill("1/16");
-        page.locator("#FENDER_LIP").press("Enter");
-        assertThat(page.locator("main")).containsText(Said.part("gaps.saved"));
-        page.navigate(prove);
-        assertThat(place("Fender lip, 12 o’clock")).containsText(Said.by("prove.least") + " 1⁄16″");
-        screen.open("/gaps");
-        page.locator("#FENDER_LIP").fill("");
-        page.locator("#STRUT").press("Enter");
-        page.navigate(prove);
-        assertThat(place("Fender lip, 12 o’clock")).containsText(Said.by("prove.least") + " 3⁄8″");
     }
 
     private void read(String height) {
@@ -482,31 +305,5 @@ class ProveTest {
         assertThat(place("Inner arch, 12 o’clock")).hasCount(0);
         probe("INNER_ARCH", "12", "TREAD", "110 mm");
         assertThat(place("Inner arch, 12 o’clock").locator(".gap")).hasText(first);
-    }
-
-    private void low(String kind, String name, String away, String from, String height) {
-        page.locator("#kind").selectOption(kind);
-        page.locator("#name").fill(name);
-        page.locator("#away").fill(away);
-        page.locator("#from").selectOption(from);
-        page.locator("#height").fill(height);
-        page.locator("#height").press("Enter");
-        page.waitForLoadState();
-    }
-
-    @Test
-    void the_demo_tells_four_stories() {
-        screen = Screen.desk().signIn("orla");
-        page = screen.page;
-        screen.open("/jobs/" + Jobs.id("KT 4-207") + "/prove?corner=LF");
-        assertThat(place("Fender lip, 12 o’clock")).containsText(Said.by("verdict.TOUCHES"));
-        assertThat(page.locator(".sets")).containsText("as it came, 17 in: " + Said.by("verdict.CLOSE"));
-        screen.open("/jobs/" + Jobs.id("VB 2-094") + "/prove?corner=LF");
-        assertThat(place("Liner, rear, 2.5 o’clock")).containsText(Said.by("verdict.TOUCHES"));
-        screen.open("/jobs/" + Jobs.id("MQ 381") + "/prove?corner=REAR");
-        assertThat(place("Inner arch, 12 o’clock")).containsText(Said.by("verdict.TOUCHES"));
-        screen.open("/jobs/" + Jobs.id("LE 3-275") + "/prove/road");
-        assertThat(page.locator(".proved")).containsText("Liner, front, 9.5 o’clock");
-        assertTrue(page.locator(".proved").textContent().contains(Said.part("driven.part")));
     }
 }

@@ -67,7 +67,7 @@ final class DrawnJob {
         this.random = random;
         this.methods = methods;
         this.sheets = sheets;
-        this.standIn = standInDrawn();
+        this.standIn = differs == Differs.STAND_IN ? standInDrawn() : new double[3];
         this.truth = new double[sheets][Corner.values().length][Method.values().length];
         this.read = new TapeReading[sheets][Corner.values().length][Method.values().length];
         this.standard = new double[sheets][Corner.values().length][Method.values().length];
@@ -157,7 +157,7 @@ final class DrawnJob {
                 double lip = c[0] + heave + pitch * a + roll * b + twist * a * b;
                 double forward = apart * a + ahead;
                 double frame = c[1] + heave + pitch * forward + roll * outboard * b + twist * forward * outboard * b;
-                double radius = c[2] + warm + (s == 0 ? 0 : gauss(tyre)) + gauss(loads) + gauss(soft);
+                double radius = c[2] + warm + (s == 0 ? 0 : gauss(tyre)) + (loads + soft > 0 ? gauss(loads + soft) : 0);
                 double[] t = truth[s][corner.ordinal()];
                 t[Method.GF.ordinal()] = lip;
                 t[Method.HF.ordinal()] = lip - radius;
