@@ -25,6 +25,7 @@ import abbex.core.ground.Stance;
 import abbex.core.ground.Underbody;
 import abbex.core.heights.MeasuringPoint;
 import abbex.core.heights.PointMethod;
+import abbex.core.heights.Stage;
 import abbex.core.units.Angle;
 import abbex.core.units.Length;
 import abbex.core.vehicle.End;
@@ -117,7 +118,10 @@ public class Stances {
         low.forEach(p -> p.kind()
                 .code()
                 .ifPresent(code -> lamps.add(Lamps.check(code, Length.ofRoundedMm(p.height(standing, wheelbase))))));
-        Stance.beam(told, wheelbase).ifPresent(lamps::add);
+        // What a plan will turn is set once the springs are in: the beam of a vehicle as it arrived is where it was.
+        if (all.newest().filter(sheet -> sheet.stage() != Stage.AS_ARRIVED).isPresent()) {
+            Stance.beam(told, wheelbase).ifPresent(lamps::add);
+        }
         lamps.sort(Finding.WORST_FIRST);
         return Stance.of(wheelbase, PerEnd.of(end -> diameter(job, end)), told, under, lift)
                 .map(stance -> new Reckoned(stance, List.copyOf(lamps), ways(job, stance)));

@@ -65,6 +65,33 @@ class KnownOnceTest {
         assertFalse(page(prove).contains("placeholder=\"30 mm\""));
     }
 
+    /** A plan turns no lamp yet: the floor is not told of a beam before the springs are in. */
+    @Test
+    void a_plan_turns_no_beam_before_the_kit_is_in() {
+        String job = receive(
+                "promiseFRONT",
+                "2",
+                "promiseREAR",
+                "1",
+                "WHEELBASE",
+                "2700 mm",
+                "TYRE_FRONT",
+                "634 mm",
+                "TYRE_REAR",
+                "634 mm");
+        for (String corner : new String[] {"LF", "RF", "RR", "LR"}) {
+            read(job, corner, "HF", "15");
+        }
+        String before = page("/jobs/" + job + "/ground");
+        assertFalse(Said.in(before, "finding.BEAM_DOWN.title"), before);
+        orla.post("/jobs/" + job + "/set-down");
+        read(job, "LF", "HF", "13");
+        read(job, "RF", "HF", "13");
+        read(job, "RR", "HF", "14");
+        read(job, "LR", "HF", "14");
+        assertTrue(Said.in(page("/jobs/" + job + "/ground"), "finding.BEAM_DOWN.title"), "and then it is");
+    }
+
     /** What the page says of now and planned, without its markup. */
     private String height(String prove) {
         String page = page(prove).replaceAll("<[^>]*>", "");
