@@ -82,6 +82,10 @@ final class DrawnJob {
                     standard[s][corner.ordinal()][method.ordinal()] = Math.hypot(
                             method.repeatability().mm() * noise * wide,
                             TAPE.step().mm() / Math.sqrt(12));
+                    if (s == 0) {
+                        standard[s][corner.ordinal()][method.ordinal()] =
+                                Math.hypot(standard[s][corner.ordinal()][method.ordinal()], standIn[2]);
+                    }
                     set(s, corner, method, truth(s, corner, method) + stoodIn(s, corner) + error);
                 }
             }
@@ -335,7 +339,7 @@ final class DrawnJob {
     /** What somebody would find who knew every width and every reading's noise of this very job. */
     Adjustment oracle() {
         return Adjustment.of(
-                CAR,
+                vehicle(),
                 sheets(),
                 drawn,
                 (sheet, height, reading) -> standard[sheet][

@@ -165,8 +165,16 @@ class NamingTest {
 
     /** Beside an oracle that knows every width and noise, set to the same rate of false alarms. */
     @ParameterizedTest
-    @CsvSource({"GF HF RIM", "GF HF", "HF RIM", "GF HF RIM FG"})
-    void reaches_what_an_oracle_names(String names) {
+    @CsvSource({
+        "GF HF RIM, NOTHING",
+        "GF HF, NOTHING",
+        "HF RIM, NOTHING",
+        "GF HF RIM FG, NOTHING",
+        "GF HF RIM FG, FRAME",
+        "GF HF RIM, LOAD",
+        "GF HF RIM, STAND_IN"
+    })
+    void reaches_what_an_oracle_names(String names, DrawnJob.Differs differs) {
         List<Method> methods = Stream.of(names.split(" ")).map(Method::valueOf).toList();
         Random random = new Random(5);
         int accused = 0;
@@ -174,11 +182,11 @@ class NamingTest {
         int named = 0;
         double[] right = new double[JOBS];
         for (int i = 0; i < JOBS; i++) {
-            DrawnJob clean = new DrawnJob(random, methods, 2);
+            DrawnJob clean = new DrawnJob(random, methods, 2, differs);
             accused += clean.adjust().suspects().isEmpty() ? 0 : 1;
             cleanOracle[i] =
                     Math.abs(clean.oracle().mostSuspicious().orElseThrow().weight());
-            DrawnJob job = new DrawnJob(random, methods, 2);
+            DrawnJob job = new DrawnJob(random, methods, 2, differs);
             job.plant();
             List<Outlier> suspects = job.adjust().suspects();
             named += !suspects.isEmpty() && hit(job, suspects.get(0)) ? 1 : 0;
@@ -188,8 +196,8 @@ class NamingTest {
         Arrays.sort(cleanOracle);
         double limit = cleanOracle[JOBS - 1 - accused];
         long oracle = Arrays.stream(right).filter(w -> w > limit).count();
-        String said = names + ": named " + named + ", an oracle " + oracle + " of " + JOBS + " at " + accused
-                + " false alarms";
+        String said = names + ", " + differs + ": named " + named + ", an oracle " + oracle + " of " + JOBS + " at "
+                + accused + " false alarms";
         System.out.println(said);
         assertTrue(named >= 0.97 * oracle, said);
     }
