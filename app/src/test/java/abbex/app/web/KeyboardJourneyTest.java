@@ -33,6 +33,8 @@ class KeyboardJourneyTest {
             page.addInitScript("window.print = () => { document.documentElement.dataset.printed = 'yes'; };");
             long began = System.nanoTime();
             screen.open("/sign-in");
+            // Nobody types before there is a field to type in.
+            assertThat(page.locator("#username")).isFocused();
             type("orla");
             press("Tab");
             type(Shop.password());
