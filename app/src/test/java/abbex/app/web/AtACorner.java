@@ -60,6 +60,12 @@ abstract class AtACorner {
         return Said.by("verdict.CLEAR_IF", "bump", inches(bump));
     }
 
+    /** What is offered under a field is taken: once the page has its script, and by its key, for late letters move it. */
+    void takeOffer(String field) {
+        page.waitForLoadState();
+        page.locator("#" + field + "-bad .offer").press("Enter");
+    }
+
     Locator place(String name) {
         return page.locator(".places li").filter(new Locator.FilterOptions().setHasText(name));
     }

@@ -167,7 +167,7 @@ class ProveTest extends AtACorner {
         page.locator("#stop").fill("45");
         page.locator("#stop").press("Enter");
         assertThat(page.locator("#stop-bad")).containsText(Said.part("problem.range.length"));
-        page.locator("#stop-bad .offer").click();
+        takeOffer("stop");
         assertThat(page.locator("#stop")).hasValue("45 mm");
         page.locator("#droop").fill("2 3/8");
         page.locator("#stop").press("Enter");
@@ -222,7 +222,7 @@ class ProveTest extends AtACorner {
         assertThat(page.locator("#clock")).hasValue("13");
         probe("STRUT", "12", "INNER_SIDEWALL", "18");
         assertThat(page.locator("#gap-bad")).containsText(Said.part("problem.probe.wide"));
-        page.locator("#gap-bad .offer").click();
+        takeOffer("gap");
         assertThat(page.locator("#gap")).hasValue("18 mm");
         page.locator("#gap").press("Enter");
         assertThat(place("Strut or damper, 12 o’clock")).isVisible();
@@ -247,6 +247,7 @@ class ProveTest extends AtACorner {
         Locator liner = place("Liner, front, 10 o’clock");
         assertThat(liner).containsText(Said.by("verdict.CLOSE"));
         assertThat(liner.locator(".ask")).containsText(Said.by("ask.AXIS"));
+        page.waitForLoadState();
         liner.locator(".ask a").click();
         page.locator("#axis").fill("60 mm");
         page.locator("#outer").press("Enter");
@@ -254,6 +255,7 @@ class ProveTest extends AtACorner {
         assertThat(liner.locator(".ask")).containsText(Said.by("ask.HOUR"));
         // What was begun for another gap stays with that one.
         page.locator("#gap").fill("9/16");
+        page.waitForLoadState();
         liner.locator(".ask a").click();
         assertThat(page.locator("#gap")).hasValue("2 11/16");
         assertThat(page.locator("#place")).hasValue("LINER_FRONT");
