@@ -30,7 +30,9 @@ record TapedSpot(double clock, GapReading.Spot spot, MeasuredGap.Taped taped) {
         Length largest = TapeText.LARGEST_HEIGHT;
         Optional<TapeReading> along = form.length("along", TapeText.Allowed.ZERO_OR_MORE, largest);
         Optional<TapeReading> across = form.length("across", TapeText.Allowed.ZERO_OR_MORE, largest);
-        double hour = along.map(a -> hour(a.value().mm(), clock, on)).orElse(clock);
+        double hour = along.map(a -> GapReading.clock(
+                        a.value().mm(), clock, on.tyre().overallDiameter().mm() / 2))
+                .orElse(clock);
         if (apart(hour, clock) > APART) {
             form.problem(
                     "along",
@@ -53,15 +55,6 @@ record TapedSpot(double clock, GapReading.Spot spot, MeasuredGap.Taped taped) {
                                 along.map(form::raw).orElse(""),
                                 across.map(form::raw).orElse(""))))
                 : Optional.empty();
-    }
-
-    /** To the hundredth, as it is kept. */
-    private static double hour(double mm, double clock, Fitment on) {
-        double radius = on.tyre().overallDiameter().mm() / 2;
-        double hours = Math.rint(100 * mm / radius * HALF_DAY / (2 * Math.PI)) / 100;
-        // From 12 o'clock either way round.
-        double hour = clock > HALF_DAY / 2 && clock < HALF_DAY ? HALF_DAY - hours : hours;
-        return hour <= 0 || hour > HALF_DAY ? HALF_DAY : hour;
     }
 
     private static double apart(double a, double b) {

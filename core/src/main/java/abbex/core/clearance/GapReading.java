@@ -76,6 +76,21 @@ public record GapReading(ProbePlace place, double clock, TyreBody.Face face, Len
         }
     }
 
+    private static final double ROUND = 12;
+
+    /**
+     * The hour of a spot that was taped along the tread from 12 o'clock, to the hundredth as it is kept.
+     *
+     * @param along the tread, mm, not negative
+     * @param byEye the hour as the eye told it, which says which way round the tape went
+     * @param radius of the tread, mm
+     */
+    public static double clock(double along, double byEye, double radius) {
+        double hours = Math.rint(100 * along / radius * ROUND / (2 * Math.PI)) / 100;
+        double hour = byEye > ROUND / 2 && byEye < ROUND ? ROUND - hours : hours;
+        return hour <= 0 || hour > ROUND ? ROUND : hour;
+    }
+
     /** By eye. */
     public GapReading(ProbePlace place, double clock, TyreBody.Face face, Length gap, Length bump) {
         this(place, clock, face, gap, bump, Spot.BY_EYE);

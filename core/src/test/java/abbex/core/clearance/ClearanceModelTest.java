@@ -188,6 +188,15 @@ class ClearanceModelTest {
                 0, drive.mark(calliper).orElseThrow().probed().probe().gap().mm());
     }
 
+    /** By hand: a quarter of the way round a tread of 300 mm is 150 π = 471.24 mm: 3 o'clock, or 9 where the eye says so. */
+    @Test
+    void an_hour_is_taped_along_the_tread() {
+        assertEquals(3, GapReading.clock(471.24, 2.5, 300), 1e-9);
+        assertEquals(9, GapReading.clock(471.24, 9.5, 300), 1e-9);
+        assertEquals(12, GapReading.clock(0, 11.5, 300), 1e-9);
+        assertEquals(1, GapReading.clock(157.08, 12, 300), 1e-9);
+    }
+
     /** SAE J683 class S, from memory: 37 mm over the tread, 15 mm beside it. */
     @Test
     void a_traction_device_takes_its_room() {
