@@ -3,12 +3,13 @@
 database_alive() { alive "$data/db.pid" "--datadir=$data/mysql"; }
 
 database_start() {
-  mkdir -p "$data"
+  mkdir -p "$data/tmp"
   if database_alive >/dev/null; then return 0; fi
   if [ -e "$data/db.pid" ]; then say "The database had ended without a stop. Starting it again."; fi
   if [ ! -d "$data/mysql/mysql" ]; then
     rm -rf "$data/mysql"
-    mariadb-install-db --no-defaults --datadir="$data/mysql" --user="$(id -un)" --auth-root-authentication-method=socket \
+    # A server that starts clears the temporary tables of all that share its folder, other servers' too.
+    TMPDIR="$data/tmp" mariadb-install-db --no-defaults --datadir="$data/mysql" --user="$(id -un)" --auth-root-authentication-method=socket \
       --auth-root-socket-user="$(id -un)" --skip-test-db >"$data/db-install.log" 2>&1 ||
       fail "Can’t set up the database. See $data/db-install.log"
   fi
@@ -45,7 +46,7 @@ TEXT
 database_launch() {
   local pid i
   # Its own session, so that Ctrl-C ends the application before its database.
-  setsid mariadbd --no-defaults --user="$(id -un)" --datadir="$data/mysql" --bind-address=127.0.0.1 --port="$1" \
+  setsid mariadbd --no-defaults --user="$(id -un)" --datadir="$data/mysql" --tmpdir="$data/tmp" --bind-address=127.0.0.1 --port="$1" \
     --socket="$2/s" --pid-file="$data/db.server-pid" --init-file="$data/db-init.sql" --log-error="$data/db.log" \
     --skip-name-resolve --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_520_ci \
     </dev/null >/dev/null 2>&1 9>&- &

@@ -12,7 +12,8 @@ import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.app.people.Person;
 import abbex.app.store.Ids;
-import abbex.core.units.TapeParse;
+import abbex.core.units.Length;
+import abbex.core.units.TapeText;
 import abbex.core.vehicle.End;
 import abbex.core.wheels.Hub;
 import abbex.core.wheels.TyreParse;
@@ -35,6 +36,9 @@ import org.springframework.web.servlet.ModelAndView;
 /** Wheels now and planned, one over the other, and the sets that a vehicle owns. */
 @Controller
 class FitmentController {
+    /** No bore or spacer is as long as this; what is nearer the truth is asked for field by field. */
+    private static final Length MOST_LENGTH = Length.ofMm(10_000);
+
     private static final int LONGEST = 40;
     /** No vehicle has more (ours). */
     private static final int MOST_SETS = 12;
@@ -83,7 +87,9 @@ class FitmentController {
                 String text = item == Item.WHEEL && centred ? centred(raw) : raw;
                 if (!text.isEmpty()) {
                     check(form, item.of(end), item, text);
-                    texts.put(item.of(end), text);
+                    texts.put(
+                            item.of(end),
+                            item.length() ? withUnit(form, item.of(end)).orElse(text) : text);
                 }
             }
         }
@@ -105,6 +111,11 @@ class FitmentController {
         }
         return new ModelAndView(
                 "redirect:/jobs/" + id + "/fitment" + (use == Use.PLANNED || use == Use.OTHER ? "?set=" + saved : ""));
+    }
+
+    /** A length as it is kept; a bare one gets the person's unit, so that it reads alike to everybody. */
+    private static Optional<String> withUnit(Form form, String field) {
+        return form.length(field, TapeText.Allowed.ZERO_OR_MORE, MOST_LENGTH).map(form::raw);
     }
 
     /** A motorcycle's wheel stands in the middle, whatever is said of an offset. */
@@ -196,9 +207,7 @@ class FitmentController {
                 }
             }
             default -> {
-                if (WheelSet.read(text) instanceof TapeParse.Refused refused) {
-                    form.refused(field, refused);
-                }
+                form.millimetres(field, 0, item == Item.SPACER ? 100 : 250);
             }
         }
     }

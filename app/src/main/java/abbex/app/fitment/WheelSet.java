@@ -66,7 +66,9 @@ public record WheelSet(UUID id, String name, Use use, Map<String, String> texts,
         fields.put("use", use.name());
         for (End end : End.values()) {
             for (Item item : Item.values()) {
-                fields.put(item.of(end), texts.getOrDefault(item.of(end), ""));
+                String text = texts.getOrDefault(item.of(end), "");
+                // What was kept without a unit was millimetres.
+                fields.put(item.of(end), item.length() && text.matches("[\\d.]+") ? text + " mm" : text);
             }
         }
         return fields;

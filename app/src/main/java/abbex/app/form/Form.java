@@ -216,7 +216,9 @@ public final class Form {
             return OptionalDouble.of(mm.get());
         }
         // A bare number that only fits in the other unit was most likely meant in it.
-        String other = text.matches("\\d{1,3}") && !unit.metric() && Integer.parseInt(text) <= most ? text + " mm" : "";
+        String other = text.matches("\\d{1,3}([.]\\d{1,2})?") && !unit.metric() && Double.parseDouble(text) <= most
+                ? text + " mm"
+                : "";
         offering(
                 field,
                 other,

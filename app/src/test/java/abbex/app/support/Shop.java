@@ -100,8 +100,8 @@ public final class Shop implements BeforeAllCallback {
         try {
             Process process = new ProcessBuilder(command)
                     .redirectErrorStream(true)
-                    .redirectOutput(
-                            Path.of("target", "test-database-" + FORK + ".log").toFile())
+                    .redirectOutput(ProcessBuilder.Redirect.appendTo(
+                            Path.of("target", "test-database-" + FORK + ".log").toFile()))
                     .start();
             if (!process.waitFor(60, TimeUnit.SECONDS) || process.exitValue() != 0) {
                 throw new IllegalStateException(

@@ -109,6 +109,10 @@ class FitmentTest {
         page.locator("#TURNS_FRONT").fill("6");
         page.locator("#TURNS_FRONT").press("Enter");
         assertThat(page.locator("#THREAD_FRONT-bad")).containsText(Said.part("problem.thread"));
+        // A bare length is in the person's unit, and a spacer of 12 in most likely one of 12 mm.
+        page.waitForLoadState();
+        page.locator("#SPACER_FRONT-bad .offer").press("Enter");
+        assertThat(page.locator("#SPACER_FRONT")).hasValue("12 mm");
         page.locator("#THREAD_FRONT").fill("M12x1.5");
         page.locator("#THREAD_FRONT").press("Enter");
         assertThat(page.locator("#says")).containsText(Said.by("finding.STUDS_SHORT.title", "place", "Front"));

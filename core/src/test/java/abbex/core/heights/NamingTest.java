@@ -136,26 +136,28 @@ class NamingTest {
 
     /**
      * What differs between the sheets, or was never measured, differs by widths of its own, 0.7 to 1.4 of the program's: nobody is
-     * accused for it, intervals hold, and what does not hang on it is named as before.
+     * accused for it, intervals hold, and naming loses at most three points of what the core named on the same draws before it
+     * knew of these widths (its figures of 78c2ff8, run once; it accused up to 40 % of the clean jobs for it).
      */
-    @ParameterizedTest(name = "{0}, {1}: offered {2}")
+    @ParameterizedTest(name = "{0}, {1}: offered {2}, before {3}, first or twin before {4}")
     @CsvSource({
-        "GF HF RIM,     LOAD,      92",
-        "GF HF RIM FG,  LOAD,      94",
-        "GF HF RIM,     BAY,       94",
-        "GF HF RIM FG,  BAY,       95",
-        "GF HF RIM FG TG, PRESSURES, 94",
-        "GF HF RIM,     PRESSURES, 90",
-        "GF HF RIM FG,  WHEELS,    93",
-        "GF HF RIM,     WHEELS,    91",
-        "GF HF RIM FG,  FRAME,     94",
-        "HF FG,         FRAME,     88",
-        "GF HF RIM,     STAND_IN,  85",
-        "GF HF RIM FG,  STAND_IN,  84"
+        "GF HF RIM,     LOAD,      92, 94.3, 93.3",
+        "GF HF RIM FG,  LOAD,      94, 95.5, 94.5",
+        "GF HF RIM,     BAY,       94, 97.3, 97.1",
+        "GF HF RIM FG,  BAY,       95, 97.9, 97.7",
+        "GF HF RIM FG TG, PRESSURES, 94, 96.9, 96.7",
+        "GF HF RIM,     PRESSURES, 90, 92.1, 77.4",
+        "GF HF RIM FG,  WHEELS,    93, 96.7, 71.0",
+        "GF HF RIM,     WHEELS,    91, 94.4, 47.5",
+        "GF HF RIM FG,  FRAME,     94, 96.2, 95.9",
+        "HF FG,         FRAME,     88, 92.0, 90.8",
+        "GF HF RIM,     STAND_IN,  85, 58.7, 58.2",
+        "GF HF RIM FG,  STAND_IN,  84, 48.3, 47.9"
     })
-    void states_that_differ(String names, DrawnJob.Differs differs, double offered) {
+    void states_that_differ(String names, DrawnJob.Differs differs, double offered, double before, double firstBefore) {
         Tally t = run(names, 2, differs, 3 * JOBS / 4);
-        assertTrue(t.percent(t.offered) >= offered, t.toString());
+        assertTrue(t.percent(t.offered) >= Math.max(offered, before - 3), t.toString());
+        assertTrue(t.percent(t.firstOrTwin) >= firstBefore - 3, t.toString());
         assertTrue(t.percent(t.wrongAlone) <= 1.5, t.toString());
         assertTrue(t.percent(t.accused + t.restless) <= 3, t.toString());
         assertTrue(held(t.clean) >= 93 && held(t.clean) <= 97, t.toString());
