@@ -64,6 +64,17 @@ function bring(form, kept) {
   if (changed) notice(say('script.draft.back'));
 }
 
+const keeping = new WeakSet();
+
+function keep(form) {
+  if (keeping.has(form)) return;
+  keeping.add(form);
+  const kept = drafts.get(nameOf(form));
+  if (kept && person) bring(form, kept);
+  form.addEventListener('input', () => drafts.put(nameOf(form), typed(form)));
+  form.addEventListener('submit', () => sessionStorage.setItem('abbex:sent', nameOf(form)));
+}
+
 /** Every form that names a draft keeps what is typed into it. */
 export function keepForms() {
   // What was sent from a form is let go once a page comes back that does not complain of it.
@@ -71,12 +82,12 @@ export function keepForms() {
   sessionStorage.removeItem('abbex:sent');
   if (sent && person && !document.querySelector('form[data-unfit]')) drafts.drop(sent);
 
-  for (const form of document.querySelectorAll('form[data-draft]')) {
-    const kept = drafts.get(nameOf(form));
-    if (kept && person) bring(form, kept);
-    form.addEventListener('input', () => drafts.put(nameOf(form), typed(form)));
-    form.addEventListener('submit', () => sessionStorage.setItem('abbex:sent', nameOf(form)));
-  }
+  document.querySelectorAll('form[data-draft]').forEach(keep);
+  // One that came when it was unfolded keeps as well.
+  document.addEventListener('htmx:load', (e) => {
+    if (e.detail.elt.matches('form[data-draft]')) keep(e.detail.elt);
+    e.detail.elt.querySelectorAll('form[data-draft]').forEach(keep);
+  });
   if (person && location.pathname === '/' && drafts.get('arrive:new')?.plate) {
     notice(say('script.draft.arrive'), '/arrive', say('script.draft.arrive.go'));
   }

@@ -60,6 +60,7 @@ public class MeasureController {
             @PathVariable UUID sheetId,
             @RequestParam(required = false) @Nullable UUID against,
             @RequestParam(required = false) String method,
+            @RequestParam(defaultValue = "NOTHING") MeasurePages.Unfolded open,
             @RequestHeader(name = "HX-Request", required = false) String htmx) {
         MeasurePages.Opened opened = pages.open(me, id, sheetId, against);
         return pages.page(
@@ -68,7 +69,22 @@ public class MeasureController {
                 MeasurePages.chosen(opened, method),
                 null,
                 Form.blank(me, words),
-                htmx == null ? "measure" : "measure :: work");
+                htmx == null ? "measure" : "measure :: work",
+                open);
+    }
+
+    /** What lies folded under the walk, once it is opened. */
+    @GetMapping("/jobs/{id}/sheets/{sheetId}/unfold")
+    ModelAndView unfold(
+            @Me Person me,
+            @PathVariable UUID id,
+            @PathVariable UUID sheetId,
+            @RequestParam(required = false) @Nullable UUID against,
+            @RequestParam(required = false) String method,
+            @RequestParam(defaultValue = "STATE") MeasurePages.Unfolded open) {
+        MeasurePages.Opened opened = pages.open(me, id, sheetId, against);
+        String form = open == MeasurePages.Unfolded.POINTS ? "measure :: pointform" : "measure :: stateform";
+        return pages.page(me, opened, MeasurePages.chosen(opened, method), null, Form.blank(me, words), form, open);
     }
 
     /** What others wrote since the stamp: nothing (204), or every arch and the margin anew. */

@@ -185,7 +185,30 @@ class MeasurePages {
         return new Opened(job, all, sheet, base == sheet ? first : base, asked, judged);
     }
 
+    /** What lies folded under the walk and is formed when it is opened: most look at the heights alone. */
+    enum Unfolded {
+        NOTHING,
+        STATE,
+        POINTS;
+
+        /** A form that came back stands open. */
+        private Unfolded with(Form form) {
+            return form.fits() ? this : form.at("pointName") == null ? STATE : POINTS;
+        }
+    }
+
     ModelAndView page(Person me, Opened o, Round round, Walk.@Nullable Refusal refusal, Form form, String view) {
+        return page(me, o, round, refusal, form, view, Unfolded.NOTHING);
+    }
+
+    ModelAndView page(
+            Person me,
+            Opened o,
+            Round round,
+            Walk.@Nullable Refusal refusal,
+            Form form,
+            String view,
+            Unfolded unfolded) {
         Reader reader = form.reader();
         ModelAndView page = form.on(new ModelAndView(view));
         page.addObject("stamp", sheets.stamp(me.shop(), o.job().id()));
@@ -207,29 +230,37 @@ class MeasurePages {
                 : o.all().judge(o.job());
         Progress progress = sheets.progress(o.job(), o.all(), whole, reader);
         page.addObject("head", heads.head(o.job(), "measure", progress, reader));
-        List<StateLine> lines = state(o, form);
-        page.addObject("state", lines);
-        page.addObject(
-                "same",
-                lines.stream()
-                        .anyMatch(
-                                line -> line.text().isEmpty() && !line.before().isEmpty()));
+        fold(page, o, form, unfolded.with(form));
         page.addObject("stateSaid", String.join(" · ", o.sheet().said(words::say)));
         SheetData newest = o.all().newest().orElseThrow();
         page.addObject("canMeasureAgain", !newest.current().isEmpty());
         page.addObject("nextStage", newest.stage().next());
         page.addObject("laterStages", Stage.later());
-        page.addObject(
-                "edition",
-                form.text(Form.EDITION, Integer.toString(o.sheet().row().said())));
         Job.Place place = o.job().where().place();
         page.addObject("handedOver", place == Job.Place.OUT || place == Job.Place.GONE);
         page.addObject("own", o.own());
-        page.addObject("kind", words.say("kinds." + o.job().vehicle().kind()));
-        page.addObject("motorcycle", o.job().vehicle().kind().singleTrack());
         page.addObject("words", words);
         page.addObject("clock", reader);
         return page;
+    }
+
+    private void fold(ModelAndView page, Opened o, Form form, Unfolded unfolded) {
+        page.addObject("unfolded", unfolded);
+        if (unfolded == Unfolded.STATE) {
+            List<StateLine> lines = state(o, form);
+            page.addObject("state", lines);
+            page.addObject(
+                    "same",
+                    lines.stream()
+                            .anyMatch(line ->
+                                    line.text().isEmpty() && !line.before().isEmpty()));
+            page.addObject(
+                    "edition",
+                    form.text(Form.EDITION, Integer.toString(o.sheet().row().said())));
+        } else if (unfolded == Unfolded.POINTS) {
+            page.addObject("kind", words.say("kinds." + o.job().vehicle().kind()));
+            page.addObject("motorcycle", o.job().vehicle().kind().singleTrack());
+        }
     }
 
     /** Which sheets are compared, and where their states differ. */

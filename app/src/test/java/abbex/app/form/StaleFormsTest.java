@@ -155,7 +155,7 @@ class StaleFormsTest {
         String job = job();
         orla.get("/jobs/" + job + "/measure");
         String sheet = "/jobs/" + job + "/sheets/" + Jobs.sheet(job);
-        String edition = edition(orla.get(sheet).body());
+        String edition = edition(orla.get(sheet + "/unfold?open=STATE").body());
         String[] form = {"edition", edition};
         assertEquals(
                 302,
@@ -165,11 +165,11 @@ class StaleFormsTest {
                 302,
                 orla.post(sheet + "/state", with(with(form, "FUEL", ""), "LOAD", "two crates"))
                         .statusCode());
-        String both = orla.get(sheet).body();
+        String both = orla.get(sheet + "/unfold").body();
         assertTrue(both.contains("value=\"half\""), "what another entered meanwhile stays");
         assertTrue(both.contains("value=\"two crates\""));
         told(orla.post(sheet + "/state", with(form, "FUEL", "full")), "full", "half");
-        assertTrue(orla.get(sheet).body().contains("value=\"half\""), "nothing was written over");
+        assertTrue(orla.get(sheet + "/unfold").body().contains("value=\"half\""), "nothing was written over");
     }
 
     /** On a page: the first field that is told has its choice in words, and taking what stands there puts it into the field. */

@@ -77,6 +77,7 @@ record Ask(RequestMethod how, String path, double weight, List<String> typed, Li
             post("/rules/floors", 0.5, "bay since LF RF RR LR", ""),
             post("/rules/floors/take-back", 0.2, "bay", ""),
             post("/gaps/set", 0.3, "FENDER_LIP LINER_FRONT STRUT HOSE HUGGER", ""),
+            get("/jobs/{id}/sheets/{sheetId}/unfold", "open method"),
             get("/gaps", "kept"),
             get("/rules", "kept"),
             get("/", ""),

@@ -213,6 +213,7 @@ class DoorsTest {
             "/jobs/{id}/set-down",
             "/jobs/{id}/sheets/{sheetId}",
             "/jobs/{id}/sheets/{sheetId}/news",
+            "/jobs/{id}/sheets/{sheetId}/unfold",
             "/jobs/{id}/sheets/{sheetId}/readings",
             "/jobs/{id}/sheets/{sheetId}/undo",
             "/jobs/{id}/sheets/{sheetId}/state",

@@ -253,7 +253,10 @@ class KindsTest {
         hand.press(Said.part("arrive.receive"));
         assertThat(page.locator("#in-LF")).isFocused();
         assertThat(page.locator("#tape-toggle")).isVisible();
-        assertThat(page.locator("#PRESSURE_RRI")).hasCount(1);
+        page.locator("#state > summary").click();
+        assertThat(page.locator("#PRESSURE_RRI")).isVisible();
+        page.locator("#state > summary").click();
+        page.locator("#in-LF").focus();
         hand.round("HF", "20 1/4", "20 1/4", "21 1/2", "21 9/16");
         hand.round("CABBED", "22 1/2", "22 1/2", "55 3/4", "55 11/16");
         if (hands == Hands.KEYS) {

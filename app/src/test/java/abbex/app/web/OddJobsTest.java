@@ -58,7 +58,7 @@ class OddJobsTest {
 
     private Locator state(Page page, String item) {
         if (!page.locator("#" + item).isVisible()) {
-            page.locator("details:has(#" + item + ") > summary").first().click();
+            page.locator("#state > summary").click();
         }
         return page.locator("#" + item);
     }
@@ -107,6 +107,7 @@ class OddJobsTest {
             screen.open("/jobs/" + job + "/sheets/" + Jobs.sheet(job));
             assertThat(page.locator("#says")).containsText(Said.part("finding.WHEELS_UNSAID.title"));
             assertThat(page.locator("#sum")).containsText("front ↓ 1 1⁄4");
+            assertThat(state(page, "WHEEL_SET")).isVisible();
             assertEquals(
                     List.of("seventeens", "eighteens"),
                     page.locator("#WHEEL_SET-names option").all().stream()
@@ -155,7 +156,8 @@ class OddJobsTest {
             assertThat(page.locator("#LOAD")).hasValue("empty");
             page.locator("#ODOMETER").fill("31,420 km");
             page.locator("#ODOMETER").press("Enter");
-            assertThat(page.locator("#FUEL")).hasValue("half");
+            assertThat(page.locator("#state > summary")).containsText("31,420 km");
+            assertThat(state(page, "FUEL")).hasValue("half");
             screen.open("/jobs/" + job + "/sheet");
             assertThat(page.locator(".paper")).containsText("31,420 km");
             page.getByText(Said.part("sheet.hand-over.again")).first().click();
