@@ -27,7 +27,7 @@ public final class JobSheets {
     private record Asked(Vehicle vehicle, Advertised advertised, Assessment.Pair compared) {}
 
     private final Cache<Object, Object> shown =
-            Caffeine.newBuilder().maximumSize(16).build();
+            Caffeine.newBuilder().maximumSize(32).build();
 
     JobSheets(List<SheetData> sheets, ShopRules rules) {
         this.sheets = List.copyOf(sheets);

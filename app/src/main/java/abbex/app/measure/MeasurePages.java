@@ -45,8 +45,10 @@ class MeasurePages {
     private final Words words;
     private final HeadsFromSheets heads;
     private final KnownWheels wheels;
+    private final FormedParts formed;
 
-    MeasurePages(Jobs jobs, Sheets sheets, Words words, HeadsFromSheets heads, KnownWheels wheels) {
+    MeasurePages(Jobs jobs, Sheets sheets, Words words, HeadsFromSheets heads, KnownWheels wheels, FormedParts formed) {
+        this.formed = formed;
         this.wheels = wheels;
         this.heads = heads;
         this.jobs = jobs;
@@ -212,13 +214,14 @@ class MeasurePages {
         Reader reader = form.reader();
         ModelAndView page = form.on(new ModelAndView(view));
         page.addObject("stamp", sheets.stamp(me.shop(), o.job().id()));
-        page.addObject(
-                "walk",
-                refusal == null
-                        ? Walk.of(o, round, me.id(), reader, words)
-                        : Walk.of(o, round, me.id(), reader, words, refusal));
+        Walk walk = refusal == null
+                ? Walk.of(o, round, me.id(), reader, words)
+                : Walk.of(o, round, me.id(), reader, words, refusal);
+        page.addObject("walk", walk);
         List<Finding> findings = o.judged().drops().findings();
-        page.addObject("says", o.shown(List.of("says", reader), () -> words.findings(findings, reader)));
+        List<Words.Said> says = o.shown(List.of("says", reader), () -> words.findings(findings, reader));
+        page.addObject("says", says);
+        page.addObject("formed", formed.of(o, round, me.id(), walk, says, reader));
         page.addObject("compared", compared(o, findings, reader));
         page.addObject("fit", o.shown(List.of("fit", reader), () -> fit(o, reader)));
         page.addObject("bases", bases(o));
