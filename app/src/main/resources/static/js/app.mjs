@@ -1,6 +1,7 @@
 // What every page begins with; what only some need is fetched where it is needed.
 import { choices } from './choices.mjs';
 import { keepForms } from './drafts.mjs';
+import { find } from './find.mjs';
 import { keepPages } from './kept.mjs';
 import { keys } from './keys.mjs';
 import { person } from './page.mjs';
@@ -12,10 +13,12 @@ keepForms();
 showWrong();
 choices();
 keys();
+find();
 keepPages();
 
 const pin = document.querySelector('.hands #pin');
 if (pin) import('./pin.mjs').then((m) => m.pad(pin));
 if (person) import('./queue.mjs');
+if (document.getElementById('board')) import('./floor.mjs').then((m) => m.floor());
 if (document.getElementById('walk')) import('./measure.mjs').then((m) => m.walk());
 if (document.getElementById('hand')) import('./cut.mjs').then((m) => m.hand());

@@ -197,6 +197,8 @@ export function walk() {
     own?.querySelector('.reading')?.focus();
   };
   act('u', undo);
+  act('s', () => document.querySelector('#again button')?.click());
+  document.querySelector('.chips [aria-current]')?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
   act('m', () => {
     const all = [...document.querySelectorAll('.chips a:not(.turn)')];
     const at = all.findIndex((a) => a.getAttribute('aria-current'));

@@ -66,7 +66,7 @@ class ArchitectureTest {
                     "prove",
                     "store",
                     "verdict"),
-            entry("board", "form", "arrive", "drawing", "measure", "page", "people", "verdict"),
+            entry("board", "form", "arrive", "drawing", "measure", "page", "people", "rules", "verdict"),
             entry("api", "page", "people", "words"),
             entry("demo", "arrive", "fitment", "ground", "handover", "measure", "people", "prove", "rules", "store"));
 

@@ -125,6 +125,7 @@ class DemoShop implements FirstShop {
         add(staff, shop, "tamsin", "Tamsin Roe", "TR", Role.LEAD, password, LengthUnit.INCH);
         add(staff, shop, "pell", "Pell Ivers", "PI", Role.DESK, password, LengthUnit.MILLIMETRE);
         DemoStories.all().forEach(story -> tell(story, shop, staff));
+        rules.bays(person(staff, "tamsin"), List.of("Bay 1", "Bay 2", "Bay 3, lift", "Bay 4", "Bay 5", "Bay 6, lift"));
         survey(person(staff, "tamsin"), "Bay 2", "0", "3 mm", "5 mm", "1 mm");
         UUID other = people.addShop("Second Yard");
         Map<String, UUID> elsewhere = new LinkedHashMap<>();

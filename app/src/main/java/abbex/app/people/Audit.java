@@ -32,6 +32,7 @@ public class Audit {
         LIMITS_SET,
         CLEARANCES_SET,
         WALK_SET,
+        BAYS_SET,
         POINT_NAMED,
         POINT_WITHDRAWN,
         FLOOR_SURVEYED,

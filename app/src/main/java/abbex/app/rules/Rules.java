@@ -41,11 +41,12 @@ public class Rules {
 
     private static final String DROP_LIMIT = "delete from shop_limit where shop_id = :shop and name = :name";
 
-    private static final String SHOP = "select walk, version from shop where id = :shop";
+    private static final String SHOP = "select walk, bays, version from shop where id = :shop";
 
     private static final String NEXT_EDITION =
             "update shop set version = version + 1 where id = :shop and version = coalesce(:from, version)";
 
+    private static final String SET_BAYS = "update shop set bays = :bays where id = :shop";
     private static final String SET_WALK = "update shop set walk = :walk where id = :shop";
 
     private static final String SURVEYS = """
@@ -120,6 +121,7 @@ public class Rules {
                                 .map(Corner::valueOf)
                                 .toList(),
                         ways(shop).points(),
+                        row.getString("bays").lines().toList(),
                         row.getInt("version")))
                 .single();
     }
@@ -132,6 +134,17 @@ public class Rules {
                     .param("shop", by.shop().toString())
                     .update();
             audit.add(by, Audit.What.WALK_SET, walk);
+        });
+    }
+
+    /** The bays of the shop, as it names them; none twice. */
+    public void bays(Person by, List<String> names) {
+        once.executeWithoutResult(status -> {
+            jdbc.sql(SET_BAYS)
+                    .param("bays", String.join("\n", names))
+                    .param("shop", by.shop().toString())
+                    .update();
+            audit.add(by, Audit.What.BAYS_SET, Integer.toString(names.size()));
         });
     }
 

@@ -32,6 +32,9 @@ import org.springframework.web.servlet.ModelAndView;
 /** The lead's page of what the shop sets for itself. */
 @Controller
 class RulesController {
+    /** More would not go on one screen (ours). */
+    private static final int MOST_BAYS = 40;
+
     /** Nothing that is set here is longer (ours, against slips of the unit). */
     private static final Length LARGEST = Length.ofInches(12, 0, 1);
 
@@ -125,6 +128,29 @@ class RulesController {
         return page(me, form);
     }
 
+    @PostMapping("/rules/bays")
+    ModelAndView bays(@Me Person me, @RequestParam Map<String, String> typed) {
+        Form form = new Form(me, words, typed);
+        List<String> names = form.lines("bays", 1000)
+                .lines()
+                .map(String::strip)
+                .filter(name -> !name.isEmpty())
+                .distinct()
+                .toList();
+        names.stream()
+                .filter(name -> name.length() > 20)
+                .findFirst()
+                .ifPresent(name -> form.problem("bays", "problem.bay.long", "read", name));
+        if (names.size() > MOST_BAYS) {
+            form.problem("bays", "problem.bays.many", "most", Integer.toString(MOST_BAYS));
+        }
+        if (!form.fits()) {
+            return page(me, form);
+        }
+        rules.bays(me, names);
+        return new ModelAndView("redirect:/rules?kept=bays");
+    }
+
     private static String value(List<Corner> walk) {
         return walk.stream().map(Enum::name).collect(Collectors.joining(" "));
     }
@@ -176,6 +202,7 @@ class RulesController {
                 ShopRules.walks().stream()
                         .map(walk -> new Way(value(walk), walk.equals(own.walk())))
                         .toList());
+        page.addObject("bays", form.text("bays", String.join("\n", own.bays())));
         page.addObject("corners", Corner.WALK);
         page.addObject("edition", own.edition());
         page.addObject("words", words);

@@ -27,6 +27,7 @@ import java.util.UUID;
  * @param repeatability how well it finds the points of each method
  * @param points the points that it named, the oldest first
  * @param walk the corners in the order in which it walks round a vehicle
+ * @param bays its bays as it names them
  * @param edition how often the limits were saved
  */
 public record ShopRules(
@@ -36,9 +37,10 @@ public record ShopRules(
         Repeatability repeatability,
         List<Corner> walk,
         List<OwnPoint> points,
+        List<String> bays,
         int edition) {
     public static final ShopRules USUAL =
-            new ShopRules(Limits.USUAL, Map.of(), List.of(), Repeatability.USUAL, Corner.WALK, List.of(), 0);
+            new ShopRules(Limits.USUAL, Map.of(), List.of(), Repeatability.USUAL, Corner.WALK, List.of(), List.of(), 0);
 
     /** The points that it named for a vehicle and that are in use. */
     public List<PointMethod> points(VehicleKind kind, UUID vehicle) {
@@ -91,7 +93,7 @@ public record ShopRules(
     }
 
     /** A bay's name as it is compared. */
-    static String bayKey(String bay) {
+    public static String bayKey(String bay) {
         return bay.strip().toLowerCase(Locale.ROOT).replaceAll("\\s+", " ");
     }
 }

@@ -3,6 +3,7 @@ package abbex.app.web;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 
+import abbex.app.support.EveryPage;
 import abbex.app.support.Jobs;
 import abbex.app.support.Screen;
 import abbex.app.support.Shop;
@@ -28,38 +29,7 @@ class AxeTest {
             look(screen, "/sign-in", found);
             screen.signIn("tamsin");
             String half = Jobs.id("KT 4-207");
-            String whole = Jobs.id("GN 2-118");
-            String twin = Jobs.id("VB 2-094");
-            for (String path : List.of(
-                    "/",
-                    "/arrive",
-                    "/account",
-                    "/people",
-                    "/audit",
-                    "/keys",
-                    "/rules",
-                    "/hands?back=/account",
-                    "/about",
-                    "/no-such-page",
-                    "/jobs/" + half + "/arrive",
-                    "/jobs/" + half + "/measure",
-                    "/jobs/" + whole + "/measure",
-                    "/jobs/" + whole + "/sheet",
-                    "/jobs/" + twin + "/hand-over",
-                    "/jobs/" + half + "/fitment",
-                    "/jobs/" + half + "/prove?corner=LF&bump=50&steer=-20",
-                    "/jobs/" + Jobs.id("LE 3-275") + "/prove/road",
-                    "/jobs/" + half + "/ground?ground=DRIVEWAY",
-                    "/proven",
-                    "/gaps",
-                    "/jobs/" + Jobs.id("OS 1-442") + "/fitment",
-                    "/jobs/" + Jobs.id("MQ 381") + "/measure",
-                    "/jobs/" + Jobs.id("MQ 381") + "/sheet",
-                    "/jobs/" + Jobs.id("MQ 381") + "/arrive",
-                    "/jobs/" + twin + "/sheets/" + Jobs.sheet(twin) + "?method=REARAXLE",
-                    "/jobs/" + twin + "/sheets/" + Jobs.sheet(twin) + "?method=at-RR",
-                    "/jobs/" + Jobs.id("OS 1-442") + "/measure",
-                    "/jobs/" + Jobs.id("LE 3-275") + "/sheet?version=1")) {
+            for (String path : EveryPage.paths()) {
                 look(screen, path, found);
             }
             screen.open("/jobs/" + half + "/measure");

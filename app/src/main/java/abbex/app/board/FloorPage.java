@@ -1,0 +1,248 @@
+package abbex.app.board;
+
+import abbex.app.arrive.Job;
+import abbex.app.arrive.Jobs;
+import abbex.app.arrive.VehicleFacts;
+import abbex.app.drawing.Outline;
+import abbex.app.form.Form;
+import abbex.app.measure.JobSheets;
+import abbex.app.measure.Progress;
+import abbex.app.measure.Sheets;
+import abbex.app.page.JobMark;
+import abbex.app.page.Numerals;
+import abbex.app.page.Reader;
+import abbex.app.page.Words;
+import abbex.app.people.People;
+import abbex.app.people.Person;
+import abbex.app.rules.Rules;
+import abbex.app.rules.ShopRules;
+import abbex.app.verdict.JobVerdicts;
+import abbex.core.units.Length;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import org.springframework.web.servlet.ModelAndView;
+
+/** The floor as one screen: bays in their order with the free ones, those that wait, and the road of those that are out. */
+@Component
+class FloorPage {
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
+    private static final Pattern NUMBER = Pattern.compile("\\d{1,8}");
+    /** So many of the worst stand in the margin; the rest folds. */
+    private static final int FIRST = 5;
+    /** So many days ahead somebody is due soon (ours). */
+    private static final int SOON = 7;
+
+    private final Jobs jobs;
+    private final Sheets sheets;
+    private final JobVerdicts verdicts;
+    private final People people;
+    private final Rules rules;
+    private final Words words;
+    private final Clock clock;
+
+    FloorPage(Jobs jobs, Sheets sheets, JobVerdicts verdicts, People people, Rules rules, Words words, Clock clock) {
+        this.jobs = jobs;
+        this.sheets = sheets;
+        this.verdicts = verdicts;
+        this.people = people;
+        this.rules = rules;
+        this.words = words;
+        this.clock = clock;
+    }
+
+    /**
+     * What of the floor is asked for.
+     *
+     * @param mine only what the person has
+     * @param moving the stay whose place is being changed
+     * @param moved the stay that was just moved
+     */
+    record Shown(boolean mine, @Nullable UUID moving, Form form, Optional<UUID> moved) {}
+
+    /**
+     * A bay.
+     *
+     * @param lift its name says that it has one
+     * @param stands who stands there; empty where it is free
+     */
+    record Bay(String name, boolean lift, List<Standing> stands) {
+        public boolean free() {
+            return stands.isEmpty();
+        }
+    }
+
+    /** @param before where the vehicle that was just moved stood */
+    ModelAndView of(Person me, Shown shown, Job.Where before) {
+        ModelAndView model = shown.form().on(new ModelAndView("board"));
+        Reader reader = shown.form().reader();
+        List<Job> floor = jobs.onTheFloor(me.shop());
+        Map<UUID, JobSheets> all = sheets.of(me.shop(), floor);
+        List<Standing> everybody = floor.stream()
+                .map(job -> standing(me, job, sheets.progress(job, all.getOrDefault(job.id(), JobSheets.NONE), reader)))
+                .toList();
+        List<Standing> seen =
+                everybody.stream().filter(s -> !shown.mine() || s.mine()).toList();
+        List<Standing> first = first(seen);
+        model.addObject("bays", bays(me, everybody, seen));
+        model.addObject("waiting", at(seen, Job.Place.WAITING).toList());
+        model.addObject("out", road(seen));
+        model.addObject("first", first.subList(0, Math.min(FIRST, first.size())));
+        model.addObject("later", first.subList(Math.min(FIRST, first.size()), first.size()));
+        model.addObject("gone", jobs.finished(me.shop()));
+        model.addObject("mine", shown.mine());
+        model.addObject("ofMine", everybody.stream().filter(Standing::mine).count());
+        model.addObject("ofAll", everybody.size());
+        model.addObject("people", people.ofShop(me.shop()));
+        model.addObject("places", Job.Place.values());
+        model.addObject(
+                "moving",
+                everybody.stream()
+                        .filter(s -> s.id().equals(shown.moving()))
+                        .findFirst()
+                        .orElse(null));
+        model.addObject(
+                "moved", shown.moved().flatMap(id -> jobs.find(me.shop(), id)).orElse(null));
+        model.addObject("before", before);
+        model.addObject("today", reader.full(clock.instant()));
+        return model;
+    }
+
+    private static Stream<Standing> at(List<Standing> all, Job.Place place) {
+        return all.stream().filter(s -> s.place().equals(place.name()));
+    }
+
+    /** The bays that the shop named and those in which somebody stands, by their numbers. */
+    private List<Bay> bays(Person me, List<Standing> everybody, List<Standing> seen) {
+        Map<String, String> names = new LinkedHashMap<>();
+        Stream.concat(
+                        rules.of(me.shop()).bays().stream(),
+                        at(everybody, Job.Place.BAY).map(Standing::bay))
+                .sorted(Comparator.comparing(FloorPage::natural))
+                .forEach(name -> names.putIfAbsent(ShopRules.bayKey(name), name));
+        String lift = words.say("board.lift").toLowerCase(Locale.ENGLISH);
+        List<Bay> bays = new ArrayList<>();
+        names.forEach((key, name) -> {
+            List<Standing> here = at(everybody, Job.Place.BAY)
+                    .filter(s -> ShopRules.bayKey(s.bay()).equals(key))
+                    .toList();
+            List<Standing> shown = here.stream().filter(seen::contains).toList();
+            // Where another's vehicle stands that was not asked for, the bay is not free.
+            if (here.isEmpty() || !shown.isEmpty()) {
+                bays.add(new Bay(name, key.contains(lift), shown));
+            }
+        });
+        return bays;
+    }
+
+    /** Bay 2 before Bay 10. */
+    static String natural(String name) {
+        return NUMBER.matcher(name.toLowerCase(Locale.ENGLISH))
+                .replaceAll(m -> String.format(Locale.ROOT, "%08d", Integer.parseInt(m.group())));
+    }
+
+    /** A stretch of the road. */
+    record Stretch(String name, List<Standing> stands) {}
+
+    /** On the way, due within the week, overdue: whoever is due first stands first. */
+    private List<Stretch> road(List<Standing> seen) {
+        List<Standing> out = at(seen, Job.Place.OUT)
+                .sorted(Comparator.comparing((Standing s) -> s.due().isEmpty() ? "9" : s.due()))
+                .toList();
+        return Stream.of(
+                        new Stretch("late", out.stream().filter(Standing::late).toList()),
+                        new Stretch(
+                                "soon",
+                                out.stream().filter(s -> !s.late() && s.soon()).toList()),
+                        new Stretch(
+                                "settling",
+                                out.stream().filter(s -> !s.late() && !s.soon()).toList()))
+                .filter(stretch -> !stretch.stands().isEmpty())
+                .toList();
+    }
+
+    /** The worst first; within it bays before those that wait, and these before those that are out. */
+    private static List<Standing> first(List<Standing> seen) {
+        return Stream.of(Job.Place.BAY, Job.Place.WAITING, Job.Place.OUT)
+                .flatMap(place -> at(seen, place))
+                .filter(s -> s.mark().equals("look") || s.mark().equals("stop"))
+                .sorted(Comparator.comparing(s -> !s.mark().equals("stop")))
+                .toList();
+    }
+
+    private Standing standing(Person me, Job job, Progress progress) {
+        boolean out = job.where().place() == Job.Place.OUT;
+        LocalDate due = job.dueBack();
+        LocalDate today = jobs.today(me.likes().zone());
+        boolean late = out && (due == null || due.isBefore(today));
+        Reader reader = Reader.of(me);
+        JobMark judged = verdicts.mark(job, reader);
+        boolean stop = judged.mark().equals("stop");
+        // What left the shop with its sheet was answered for; a stop stays in sight there too.
+        String detail = !judged.mark().isEmpty() && (stop || !out)
+                ? judged.title()
+                : out ? progress.summary() : progress.detail();
+        String mark =
+                stop ? "stop" : late ? "look" : out ? "" : judged.mark().isEmpty() ? progress.mark() : judged.mark();
+        return new Standing(
+                job.id(),
+                job.vehicle().plate(),
+                job.vehicle().name(),
+                job.vehicle().shape().name().toLowerCase(Locale.ROOT),
+                number(wheelbase(job.vehicle()) / drawn(job.vehicle())),
+                number(wheelbase(job.vehicle())),
+                job.vehicle().shape() == VehicleFacts.Shape.PICKUP ? "1.23" : "1",
+                out ? back(due, late, reader) : progress.act(),
+                Numerals.html(detail),
+                mark,
+                mark.isEmpty() ? "" : words.say("severity." + mark.toUpperCase(Locale.ROOT)),
+                job.holderInitials(),
+                job.holder(),
+                job.where().place().name(),
+                job.where().bay(),
+                due == null ? "" : due.toString(),
+                late,
+                due != null && !due.isAfter(today.plusDays(SOON)),
+                me.id().equals(job.holder()),
+                out || progress.complete() && !mark.equals("look") && !stop ? "sheet" : "measure",
+                judged.station().isEmpty() ? "measure" : judged.station(),
+                Outline.of(job.vehicle().shape().name().toLowerCase(Locale.ROOT))
+                        .lines(),
+                job.edition().moves());
+    }
+
+    private String back(@Nullable LocalDate due, boolean late, Reader reader) {
+        return due == null
+                ? words.say("next.back.unset")
+                : words.say(late ? "next.back.late" : "next.back", reader, "day", DAY.format(due));
+    }
+
+    /** The wheelbase that the outline was drawn with, in millimetres. */
+    private static double drawn(VehicleFacts vehicle) {
+        return Outline.of(vehicle.shape().name().toLowerCase(Locale.ROOT)).wheelbase();
+    }
+
+    /** The vehicle's own wheelbase as far as an outline can be stretched to it. */
+    private static double wheelbase(VehicleFacts vehicle) {
+        double drawn = drawn(vehicle);
+        double own =
+                vehicle.measure(VehicleFacts.Measure.WHEELBASE).map(Length::mm).orElse(drawn);
+        return Math.min(1.25 * drawn, Math.max(0.8 * drawn, own));
+    }
+
+    private static String number(double value) {
+        return String.format(Locale.ROOT, "%.4f", value);
+    }
+}

@@ -1,0 +1,51 @@
+package abbex.app.support;
+
+import java.util.List;
+
+/** One address of every kind of page, with the demo's stays that fill it. */
+public final class EveryPage {
+    private EveryPage() {}
+
+    /** For a lead of the demo shop. */
+    public static List<String> paths() {
+        String half = Jobs.id("KT 4-207");
+        String whole = Jobs.id("GN 2-118");
+        String twin = Jobs.id("VB 2-094");
+        return List.of(
+                "/",
+                "/arrive",
+                "/account",
+                "/people",
+                "/audit",
+                "/keys",
+                "/rules",
+                "/hands?back=/account",
+                "/about",
+                "/no-such-page",
+                "/jobs/" + half + "/arrive",
+                "/jobs/" + half + "/measure",
+                "/jobs/" + whole + "/measure",
+                "/jobs/" + whole + "/sheet",
+                "/jobs/" + twin + "/hand-over",
+                "/jobs/" + half + "/fitment",
+                "/jobs/" + half + "/prove?corner=LF&bump=50&steer=-20",
+                "/jobs/" + Jobs.id("LE 3-275") + "/prove/road",
+                "/jobs/" + half + "/ground?ground=DRIVEWAY",
+                "/proven",
+                "/gaps",
+                "/jobs/" + Jobs.id("OS 1-442") + "/fitment",
+                "/jobs/" + Jobs.id("MQ 381") + "/measure",
+                "/jobs/" + Jobs.id("MQ 381") + "/sheet",
+                "/jobs/" + Jobs.id("MQ 381") + "/arrive",
+                "/jobs/" + twin + "/sheets/" + Jobs.sheet(twin) + "?method=REARAXLE",
+                "/jobs/" + twin + "/sheets/" + Jobs.sheet(twin) + "?method=at-RR",
+                "/jobs/" + Jobs.id("OS 1-442") + "/measure",
+                "/jobs/" + Jobs.id("LE 3-275") + "/sheet?version=1",
+                "/?mine=true",
+                "/?moving=" + half,
+                "/find?q=hatch",
+                "/find?q=",
+                "/jobs/" + half + "/sheets/" + Jobs.sheet(half) + "?open=STATE",
+                "/jobs/" + half + "/sheets/" + Jobs.sheet(half) + "?open=POINTS");
+    }
+}

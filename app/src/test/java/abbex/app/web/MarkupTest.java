@@ -1,0 +1,62 @@
+package abbex.app.web;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+
+import abbex.app.support.EveryPage;
+import abbex.app.support.Shop;
+import abbex.app.support.Visitor;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.TreeSet;
+import java.util.stream.Stream;
+import nu.validator.client.EmbeddedValidator;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.xml.sax.SAXException;
+
+/** The Nu HTML checker (the reference implementation of HTML conformance) finds no error on any page, htmx's attributes aside. */
+@ExtendWith(Shop.class)
+class MarkupTest {
+    private static List<String> errors(String html) throws IOException, SAXException {
+        EmbeddedValidator checker = new EmbeddedValidator();
+        checker.setOutputFormat(EmbeddedValidator.OutputFormat.GNU);
+        String said = checker.validate(new ByteArrayInputStream(html.getBytes(StandardCharsets.UTF_8)));
+        return Stream.of(said.split("\\n"))
+                .filter(line -> line.contains(" error: ") || line.contains("error"))
+                .filter(line -> !line.matches(".*Attribute .hx-[a-z-]+. not allowed.*"))
+                .map(line -> line + " " + place(html, line))
+                .toList();
+    }
+
+    /** The text at the place that a line of the checker names. */
+    private static String place(String html, String line) {
+        java.util.regex.Matcher at = java.util.regex.Pattern.compile(":(\\d+)\\.(\\d+)-(\\d+)\\.(\\d+):")
+                .matcher(line);
+        if (!at.find()) {
+            return "";
+        }
+        String[] lines = html.split("\n", -1);
+        int row = Integer.parseInt(at.group(3)) - 1;
+        int end = Math.min(lines[row].length(), Integer.parseInt(at.group(4)));
+        return lines[row].substring(Math.max(0, end - 160), end);
+    }
+
+    @Test
+    void every_page_is_what_html_says() throws Exception {
+        assertFalse(
+                errors("<!doctype html><html lang=en><title>x</title><p><div></p>")
+                        .isEmpty(),
+                "the checker checks");
+        Visitor tamsin = Visitor.signedIn("tamsin");
+        TreeSet<String> found = new TreeSet<>();
+        for (String path : EveryPage.paths()) {
+            errors(tamsin.get(path).body())
+                    .forEach(e -> found.add(
+                            path.replaceAll("[0-9a-f-]{36}", "…") + " " + e.replaceAll("[0-9a-f-]{36}", "…")));
+        }
+        assertEquals("", String.join("\n", found));
+    }
+}
