@@ -81,7 +81,7 @@ function probe(e) {
   likely();
   const angle = (hour * Math.PI) / 6;
   const mark = document.getElementById('tapped');
-  mark.removeAttribute('hidden');
+  mark.removeAttribute('display');
   mark.setAttribute(
     'd',
     `M${(tyre - 60) * Math.sin(angle)} ${-(tyre - 60) * Math.cos(angle)}L${(tyre + 90) * Math.sin(angle)} ${-(tyre + 90) * Math.cos(angle)}`,

@@ -1,6 +1,7 @@
 package abbex.app.board;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
@@ -43,6 +44,12 @@ record Standing(
         String see,
         List<String> lines,
         int moves) {
+
+    /** What its drawing shows: all on one scale, but a truck that is longer and a motorcycle that would be a dot. */
+    public String box() {
+        double width = Math.max(6150, 1150 + Double.parseDouble(rearX) + 1600);
+        return closed() ? String.format(Locale.ROOT, "-1150 -2000 %.0f 2014", width) : "-1650 -1500 4800 1514";
+    }
 
     /** What is drawn small is filled where it has a body to fill; a motorcycle is its lines. */
     public boolean closed() {
