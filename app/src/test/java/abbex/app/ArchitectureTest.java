@@ -44,7 +44,7 @@ class ArchitectureTest {
             entry("form", "page", "people"),
             entry("drawing"),
             entry("account", "form", "page", "people"),
-            entry("arrive", "form", "page", "people", "store"),
+            entry("arrive", "drawing", "form", "page", "people", "store"),
             entry("rules", "form", "page", "people", "store"),
             entry("measure", "form", "arrive", "drawing", "facts", "page", "people", "rules", "store"),
             entry("fitment", "form", "arrive", "drawing", "facts", "page", "people", "store"),

@@ -9,7 +9,6 @@ import abbex.app.page.Words;
 import abbex.app.people.Person;
 import abbex.app.store.Ids;
 import abbex.core.vehicle.Architecture;
-import abbex.core.vehicle.VehicleKind;
 import java.time.Clock;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -132,8 +131,7 @@ class ArriveController {
         ModelAndView page = form.on(new ModelAndView("arrive"));
         page.addObject("jobId", job);
         page.addObject("existing", known);
-        page.addObject("kinds", VehicleKind.values());
-        page.addObject("shapes", VehicleFacts.Shape.values());
+        page.addObject("outlines", Looks.offered(form.text("outline")));
         page.addObject("architectures", Architecture.values());
         page.addObject("measures", VehicleFacts.Measure.values());
         return page;

@@ -12,6 +12,7 @@ import abbex.core.vehicle.VehicleKind;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 
 /** What is typed when a vehicle is received: every text is kept as typed, whatever becomes of it. */
@@ -60,8 +61,7 @@ public class ArriveForm {
 
     static void vehicle(Map<String, String> t, VehicleFacts v) {
         t.put("plate", v.plate());
-        t.put("kind", v.kind().name());
-        t.put("shape", v.shape().name());
+        t.put("outline", Looks.of(v.kind(), v.shape()).value());
         t.put("name", v.name());
         t.put("archFront", v.front().name());
         t.put("archRear", v.rear().name());
@@ -102,7 +102,8 @@ public class ArriveForm {
                 measures.put(measure, new VehicleFacts.Measured(form.raw(reading), reading.value()));
             }
         }
-        VehicleKind kind = kind();
+        Looks looks = looks();
+        VehicleKind kind = looks.kind();
         boolean fork = kind.singleTrack();
         if (fork
                 && !text("headAngle").isEmpty()
@@ -113,8 +114,7 @@ public class ArriveForm {
                 id,
                 text("plate"),
                 kind,
-                VehicleFacts.Shape.of(
-                        kind, form.choice("shape", VehicleFacts.Shape.values(), VehicleFacts.Shape.usual(kind))),
+                looks.shape(),
                 text("name"),
                 form.choice("archFront", Architecture.values(), Architecture.OTHER),
                 form.choice("archRear", Architecture.values(), Architecture.OTHER),
@@ -127,8 +127,17 @@ public class ArriveForm {
                 measures);
     }
 
-    private VehicleKind kind() {
-        return form.choice("kind", VehicleKind.values(), VehicleKind.USUAL);
+    /** By the outline that was tapped; by kind and shape where those are sent. A page that has outlines must have one tapped. */
+    private Looks looks() {
+        if (form.has("kind") || !form.has("outline")) {
+            VehicleKind kind = form.choice("kind", VehicleKind.values(), VehicleKind.USUAL);
+            return Looks.of(kind, form.choice("shape", VehicleFacts.Shape.values(), VehicleFacts.Shape.usual(kind)));
+        }
+        Optional<Looks> tapped = Looks.parse(text("outline"));
+        if (tapped.isEmpty()) {
+            form.problem("outline", "problem.outline");
+        }
+        return tapped.orElse(Looks.USUAL.get(0));
     }
 
     /** The stay as typed, of the vehicle given. */
@@ -156,7 +165,7 @@ public class ArriveForm {
 
     private Map<Place, Job.Promise> promises() {
         Map<Place, Job.Promise> promises = new LinkedHashMap<>();
-        for (Place end : kind().advertised()) {
+        for (Place end : looks().kind().advertised()) {
             TapeReading least = form.length("promise" + end, TapeText.Allowed.ANY, LARGEST_DROP)
                     .orElse(null);
             TapeReading most = form.length("promiseTo" + end, TapeText.Allowed.ANY, LARGEST_DROP)

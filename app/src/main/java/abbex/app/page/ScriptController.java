@@ -27,8 +27,8 @@ class ScriptController {
 
     /** In the order in which they build on each other: what is said later wins. */
     private static final List<String> STYLES = List.of(
-            "base", "frame", "find", "floor", "moving", "forms", "walk", "sheet", "verdict", "hands", "tape", "wheels",
-            "corner", "ground");
+            "base", "frame", "find", "floor", "line-up", "moving", "forms", "rounds", "walk", "sheet", "verdict",
+            "hands", "tape", "wheels", "corner", "ground");
 
     private final String module;
     private final String styles;

@@ -52,6 +52,23 @@ class ArriveTest {
         assertEquals(1, count("select count(*) from sheet where job_id = :v", job));
     }
 
+    /** On the page an outline is tapped, and no vehicle is a car because nobody said what it is. */
+    @Test
+    void an_outline_is_tapped_and_none_is_assumed() {
+        String bike = "AR " + fresh().substring(0, 6);
+        HttpResponse<String> none = receive(fresh(), bike, "outline", "");
+        assertEquals(422, none.statusCode());
+        assertTrue(none.body().contains(Said.by("problem.outline")));
+        assertEquals(422, receive(fresh(), bike, "outline", "CAR-TRICYCLE").statusCode());
+        assertEquals(
+                302, receive(fresh(), bike, "outline", "MOTORCYCLE-MOTORCYCLE").statusCode());
+        assertEquals(1, count("select count(*) from vehicle where kind = 'MOTORCYCLE' and plate = :v", bike));
+        // A truck that is drawn as a hatch since it was typed so keeps its outline.
+        String job = fresh();
+        receive(job, "AR " + fresh().substring(0, 6), "kind", "TRUCK", "shape", "HATCH");
+        assertTrue(orla.get("/jobs/" + job + "/arrive").body().contains("id=\"outline-TRUCK-HATCH\""));
+    }
+
     /** Nobody chose an outline: a truck is drawn as a truck, and who chooses another has it. */
     @Test
     void the_kind_sets_the_outline_until_somebody_chooses() {

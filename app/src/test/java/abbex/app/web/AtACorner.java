@@ -29,6 +29,7 @@ abstract class AtACorner {
         page = screen.page;
         screen.open("/arrive");
         page.locator("#plate").fill("PR " + System.nanoTime() % 1_000_000);
+        page.locator("label[for='outline-CAR-HATCH']").click();
         page.locator("#name").fill("test hatch");
         page.locator("details.more summary").last().click();
         page.locator("#WHEELBASE").fill("2640 mm");

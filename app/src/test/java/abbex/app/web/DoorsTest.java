@@ -188,12 +188,14 @@ class DoorsTest {
             "/rules",
             "/rules/limits",
             "/rules/walk",
+            "/rules/bays",
             "/rules/floors",
             "/rules/floors/take-back",
             "/gaps/set");
 
     private static final Set<String> EVERYBODYS = Set.of(
             "/",
+            "/find",
             "/about",
             "/js/words.mjs",
             "/app.css",

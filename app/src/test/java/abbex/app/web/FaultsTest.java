@@ -121,6 +121,7 @@ class FaultsTest {
             screen.open("/arrive");
             String plate = "FA " + System.nanoTime() % 1_000_000;
             page.locator("#plate").fill(plate);
+            page.locator("label[for='outline-CAR-HATCH']").click();
             page.locator("#name").fill("test hatch");
             page.keyboard().press("Enter");
             page.locator("#in-LF").fill("14");
@@ -157,6 +158,7 @@ class FaultsTest {
             Page page = screen.page;
             screen.open("/arrive");
             page.locator("#plate").fill("FA " + System.nanoTime() % 1_000_000);
+            page.locator("label[for='outline-CAR-HATCH']").click();
             page.locator("#name").fill("test hatch");
             page.keyboard().press("Enter");
             assertThat(page.locator("html")).hasAttribute("data-kept", "true");

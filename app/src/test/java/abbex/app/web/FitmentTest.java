@@ -27,6 +27,7 @@ class FitmentTest {
         page = screen.page;
         screen.open("/arrive");
         page.locator("#plate").fill("WH " + System.nanoTime() % 1_000_000);
+        page.locator("label[for='outline-CAR-HATCH']").click();
         page.locator("#name").fill("test hatch");
         page.keyboard().press("Enter");
         assertThat(page.locator("#in-LF")).isFocused();

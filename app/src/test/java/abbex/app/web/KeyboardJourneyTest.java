@@ -47,6 +47,8 @@ class KeyboardJourneyTest {
             type("QA 1-001");
             press("Tab");
             type("Hatch, 2022");
+            tabTo("outline-CAR-HATCH");
+            press("Space");
             tabTo("kit");
             type("springs");
             tabTo("promiseFRONT");

@@ -65,6 +65,7 @@ class KeystrokesTest {
                 """);
         screen.open("/arrive");
         screen.page.locator("#plate").fill("KS " + System.nanoTime() % 1_000_000);
+        screen.page.locator("label[for='outline-CAR-HATCH']").click();
         screen.page.locator("#name").fill("test hatch");
         screen.page.keyboard().press("Enter");
         assertThat(screen.page.locator("#tape-toggle")).isVisible();

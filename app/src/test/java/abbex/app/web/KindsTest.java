@@ -49,6 +49,9 @@ class KindsTest {
 
         abstract void read(String reading);
 
+        /** What the vehicle looks like. */
+        abstract void outline(String value);
+
         void write(String id, String text) {
             go(id);
             page.keyboard().type(text);
@@ -97,6 +100,16 @@ class KindsTest {
         }
 
         @Override
+        void outline(String value) {
+            go("outline-CAR-HATCH");
+            page.keyboard().press("Space");
+            for (int i = 0; i < 4 && !page.locator("#outline-" + value).isChecked(); i++) {
+                page.keyboard().press("ArrowRight");
+            }
+            assertThat(page.locator("#outline-" + value)).isChecked();
+        }
+
+        @Override
         void choose(String id, String letter, String value) {
             go(id);
             page.keyboard().press(letter);
@@ -135,6 +148,11 @@ class KindsTest {
                         .first()
                         .tap();
             }
+        }
+
+        @Override
+        void outline(String value) {
+            page.locator("label[for='outline-" + value + "']").tap();
         }
 
         @Override
@@ -221,8 +239,7 @@ class KindsTest {
         Hand hand = take(hands);
         hand.write("plate", "MC " + System.nanoTime() % 1_000_000);
         hand.write("name", "tourer");
-        hand.choose("kind", "m", "MOTORCYCLE");
-        assertThat(page.locator("#shape")).isHidden();
+        hand.outline("MOTORCYCLE-MOTORCYCLE");
         hand.write("promiseSEAT", "1 1/2");
         hand.press(Said.by("arrive.more.vehicle"));
         hand.write("headAngle", "27.5");
@@ -247,7 +264,7 @@ class KindsTest {
         Hand hand = take(hands);
         hand.write("plate", "TK " + System.nanoTime() % 1_000_000);
         hand.write("name", "crew cab");
-        hand.choose("kind", "t", "TRUCK");
+        hand.outline("TRUCK-PICKUP");
         hand.press(Said.by("arrive.more.vehicle"));
         hand.choose("dualRear", "t", "on");
         hand.press(Said.part("arrive.receive"));
@@ -303,6 +320,7 @@ class KindsTest {
         Hand hand = take(Hands.KEYS);
         hand.write("plate", "BY " + System.nanoTime() % 1_000_000);
         hand.write("name", "hatch");
+        hand.outline("CAR-HATCH");
         hand.press(Said.part("arrive.receive"));
         assertThat(page.locator("#in-LF")).isFocused();
         hand.press("by place");
@@ -326,6 +344,7 @@ class KindsTest {
         Hand hand = take(Hands.KEYS);
         hand.write("plate", "PT " + System.nanoTime() % 1_000_000);
         hand.write("name", "roadster");
+        hand.outline("CAR-COUPE");
         hand.press(Said.part("arrive.receive"));
         page.locator("#points summary").click();
         page.getByText(Said.part("measure.point.add")).click();

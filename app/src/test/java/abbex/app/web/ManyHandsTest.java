@@ -21,6 +21,7 @@ class ManyHandsTest {
                 Screen milo = Screen.of(800, 1280, false).signIn("milo")) {
             orla.open("/arrive");
             orla.page.locator("#plate").fill("MH " + System.nanoTime() % 1_000_000);
+            orla.page.locator("label[for='outline-CAR-HATCH']").click();
             orla.page.locator("#name").fill("test hatch");
             orla.page.keyboard().press("Enter");
             assertThat(orla.page.locator("#in-LF")).isFocused();
@@ -55,6 +56,7 @@ class ManyHandsTest {
             tablet.page.waitForURL(Shop.address() + "/");
             tablet.open("/arrive");
             tablet.page.locator("#plate").fill(plate);
+            tablet.page.locator("label[for='outline-CAR-HATCH']").click();
             tablet.page.locator("#name").fill("test hatch");
             tablet.page.keyboard().press("Enter");
             tablet.page.locator("#in-LF").fill("14 3/8");

@@ -34,6 +34,7 @@ class NoNetworkTest {
         screen.open("/arrive");
         String plate = "NN " + System.nanoTime() % 1_000_000;
         screen.page.locator("#plate").fill(plate);
+        screen.page.locator("label[for='outline-CAR-HATCH']").click();
         screen.page.locator("#name").fill("test hatch");
         screen.page.keyboard().press("Enter");
         assertThat(screen.page.locator("html")).hasAttribute("data-kept", "true");

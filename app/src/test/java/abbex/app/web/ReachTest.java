@@ -118,6 +118,7 @@ class ReachTest {
             assertThat(tablet.page.locator("#notice")).containsText(Said.part("script.untrusted"));
             tablet.page.navigate(address + "/arrive");
             tablet.page.locator("#plate").fill("TL " + System.nanoTime() % 1_000_000);
+            tablet.page.locator("label[for='outline-CAR-HATCH']").click();
             tablet.page.locator("#name").fill("test hatch");
             tablet.page.keyboard().press("Enter");
             tablet.page.locator("#in-LF").fill("14 3/8");

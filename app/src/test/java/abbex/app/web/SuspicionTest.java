@@ -33,6 +33,7 @@ class SuspicionTest {
             Page page = screen.page;
             screen.open("/arrive");
             page.locator("#plate").fill("SU " + System.nanoTime() % 1_000_000);
+            page.locator("label[for='outline-CAR-HATCH']").click();
             page.locator("#name").fill("test hatch");
             page.keyboard().press("Enter");
             walk(page, "GF", "26 1/2", "26 1/2", "27", "27");
@@ -78,6 +79,7 @@ class SuspicionTest {
             Page page = screen.page;
             screen.open("/arrive");
             page.locator("#plate").fill("SE " + System.nanoTime() % 1_000_000);
+            page.locator("label[for='outline-CAR-HATCH']").click();
             page.locator("#name").fill("test hatch");
             page.keyboard().press("Enter");
             walk(page, "GF", "26 1/2", "26 1/2", "27", "27");
@@ -108,6 +110,8 @@ class SuspicionTest {
             screen.open("/jobs/" + Jobs.id("WU 9-016") + "/measure");
             page.locator("#chip-RIM").click();
             assertThat(page.locator("#arch-LF .fell summary")).containsText("↓ 1");
+            // A choice acts once the page has its script.
+            page.waitForLoadState();
             page.locator("#against").selectOption(new SelectOption().setLabel(Said.part("stage.FIRST_SET_DOWN")));
             assertThat(page.locator(".compared")).containsText("tyre pressure left front");
             assertThat(page.locator("#arch-LF .fell summary")).containsText("↓ 1⁄8");

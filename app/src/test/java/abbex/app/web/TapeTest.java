@@ -34,6 +34,7 @@ class TapeTest {
         page = screen.page;
         screen.open("/arrive");
         page.locator("#plate").fill("TP " + System.nanoTime() % 1_000_000);
+        page.locator("label[for='outline-CAR-HATCH']").click();
         page.locator("#name").fill("test hatch");
         page.keyboard().press("Enter");
         assertThat(page.locator("#tape-toggle")).isVisible();

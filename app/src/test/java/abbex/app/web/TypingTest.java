@@ -32,6 +32,7 @@ class TypingTest {
         page = screen.page;
         screen.open("/arrive");
         page.locator("#plate").fill("TY 2-" + plates++);
+        page.locator("label[for='outline-CAR-HATCH']").click();
         page.locator("#name").fill("test hatch");
         page.keyboard().press("Enter");
         assertThat(page.locator("#in-LF")).isFocused();
@@ -90,6 +91,7 @@ class TypingTest {
         try (Screen other = Screen.desk().signIn("pell")) {
             other.open("/arrive");
             other.page.locator("#plate").fill("TY 3-" + plates++);
+            other.page.locator("label[for='outline-CAR-HATCH']").click();
             other.page.locator("#name").fill("test hatch");
             other.page.keyboard().press("Enter");
             other.page.locator("#chip-GF").click();
@@ -169,6 +171,7 @@ class TypingTest {
     void a_form_whose_session_ended_is_filled_again() {
         screen.open("/arrive");
         page.locator("#plate").pressSequentially("TY 4-" + plates++);
+        page.locator("label[for='outline-CAR-COUPE']").click();
         page.locator("#name").pressSequentially("long story");
         page.locator("#kit").pressSequentially("springs");
         String plate = page.locator("#plate").inputValue();
@@ -182,6 +185,7 @@ class TypingTest {
         page.getByText(Said.part("script.draft.arrive.go")).click();
         assertThat(page.locator("#plate")).hasValue(plate);
         assertThat(page.locator("#name")).hasValue("long story");
+        assertThat(page.locator("#outline-CAR-COUPE")).isChecked();
         page.locator("#kit").press("Enter");
         assertThat(page.locator("#in-LF")).isVisible();
         screen.open("/arrive");
@@ -227,6 +231,11 @@ class TypingTest {
         assertThat(page.locator("#known")).containsText("Compact hatch, 2019");
         page.locator("#known a").click();
         assertThat(page.locator("#name")).hasValue("Compact hatch, 2019");
+        assertThat(page.locator("#outline-CAR-HATCH")).isChecked();
+        // Plate, take it, kit, go: four acts.
+        page.locator("#kit").fill("other springs");
+        page.locator("#kit").press("Enter");
+        assertThat(page.locator(".plate")).hasText("KT 4-207");
     }
 
     @Test
