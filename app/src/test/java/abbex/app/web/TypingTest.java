@@ -232,10 +232,19 @@ class TypingTest {
         page.locator("#known a").click();
         assertThat(page.locator("#name")).hasValue("Compact hatch, 2019");
         assertThat(page.locator("#outline-CAR-HATCH")).isChecked();
-        // Plate, take it, kit, go: four acts.
+    }
+
+    /** Plate, take what is known, kit, go: four acts. */
+    @Test
+    void a_known_vehicle_is_received_in_four_acts() {
+        String plate = page.locator(".plate").innerText();
+        screen.open("/arrive");
+        page.locator("#plate").fill(plate);
+        page.locator("#known a").click();
         page.locator("#kit").fill("other springs");
         page.locator("#kit").press("Enter");
-        assertThat(page.locator(".plate")).hasText("KT 4-207");
+        assertThat(page.locator(".plate")).hasText(plate);
+        assertThat(page.locator(".lines .name")).containsText("other springs");
     }
 
     @Test
