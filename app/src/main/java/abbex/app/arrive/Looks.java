@@ -46,6 +46,10 @@ public record Looks(VehicleKind kind, VehicleFacts.Shape shape) {
         return shape.name().toLowerCase(Locale.ROOT);
     }
 
+    public List<String> lines() {
+        return Outline.of(symbol()).lines();
+    }
+
     /** Where its rear wheel is drawn, in millimetres behind the front one. */
     public long rearX() {
         return Math.round(Outline.of(symbol()).wheelbase());
