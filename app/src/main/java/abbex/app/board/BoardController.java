@@ -3,11 +3,13 @@ package abbex.app.board;
 import abbex.app.arrive.Job;
 import abbex.app.arrive.Jobs;
 import abbex.app.form.Form;
+import abbex.app.page.JobMark;
 import abbex.app.page.Me;
 import abbex.app.page.NotHere;
 import abbex.app.page.Words;
 import abbex.app.people.People;
 import abbex.app.people.Person;
+import abbex.app.verdict.JobVerdicts;
 import java.time.LocalDate;
 import java.util.Map;
 import java.util.Optional;
@@ -28,9 +30,11 @@ class BoardController {
     private final Jobs jobs;
     private final People people;
     private final FloorPage page;
+    private final JobVerdicts verdicts;
     private final Words words;
 
-    BoardController(Jobs jobs, People people, FloorPage page, Words words) {
+    BoardController(Jobs jobs, People people, FloorPage page, JobVerdicts verdicts, Words words) {
+        this.verdicts = verdicts;
         this.jobs = jobs;
         this.people = people;
         this.page = page;
@@ -46,7 +50,10 @@ class BoardController {
         Form form = Form.blank(me, words);
         FloorPage.Shown shown = new FloorPage.Shown(
                 mine, moving, form, Optional.ofNullable(parameters.get("moved")).flatMap(this::id));
-        return page.of(me, shown, before(parameters));
+        ModelAndView floor = page.of(me, shown, before(parameters));
+        // The way back counts from the move itself: who moved the vehicle since is told of, not written over.
+        floor.addObject("since", parameters.getOrDefault("edition", ""));
+        return floor;
     }
 
     private Optional<UUID> id(String text) {
@@ -70,7 +77,10 @@ class BoardController {
     /** The form of one vehicle's place, for who has tapped it. */
     @GetMapping("/jobs/{id}/move")
     ModelAndView mover(@Me Person me, @PathVariable UUID id) {
-        jobs.find(me.shop(), id).orElseThrow(NotHere::new);
+        Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
+        if (job.where().place() == Job.Place.GONE) {
+            throw new NotHere();
+        }
         ModelAndView form = page.of(
                 me,
                 new FloorPage.Shown(false, id, Form.blank(me, words), Optional.empty()),
@@ -89,6 +99,7 @@ class BoardController {
         LocalDate due = form.has("due") ? form.day("due") : job.dueBack();
         UUID holder = form.has("holder") ? holder(me, form.text("holder")) : job.holder();
         Job.Where where = new Job.Where(place, place == Job.Place.BAY ? bay : "");
+        stopStays(job, place, form);
         if (form.fits() && !jobs.move(me.shop(), id, where, holder, due, form.edition())) {
             Job standing = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
             form.meanwhile(standing.edition().moves(), texts(standing));
@@ -101,8 +112,24 @@ class BoardController {
             floor.addStaticAttribute("moved", id.toString());
             floor.addStaticAttribute("was", job.where().place().name());
             floor.addStaticAttribute("bay", job.where().bay());
+            floor.addStaticAttribute(
+                    "edition",
+                    jobs.find(me.shop(), id).orElseThrow(NotHere::new).edition().moves());
         }
         return new ModelAndView(floor);
+    }
+
+    /** Nothing that is marked stop leaves the building by a drag: it is answered at hand-over. */
+    private void stopStays(Job job, Job.Place place, Form form) {
+        boolean here = job.where().place() == Job.Place.BAY || job.where().place() == Job.Place.WAITING;
+        boolean leaves = place == Job.Place.OUT || place == Job.Place.GONE;
+        if (here && leaves) {
+            JobMark judged = verdicts.mark(job, form.reader());
+            if (judged.mark().equals("stop")) {
+                form.problem(
+                        "place", "problem.move.stop", "plate", job.vehicle().plate(), "fault", judged.title());
+            }
+        }
     }
 
     private @Nullable UUID holder(Person me, String asked) {

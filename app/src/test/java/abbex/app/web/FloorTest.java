@@ -125,9 +125,18 @@ class FloorTest {
         drag(waits.locator(".grab"), free.x + free.width / 2, free.y + free.height / 2);
         assertThat(place("[data-bay='Bay 11']")).containsText("FL 105-305");
         assertThat(page.locator(".moved")).containsText("FL 105-305");
+        String moved = page.url();
         page.locator(".moved button").click();
         assertThat(page.locator("[data-place=WAITING]")).containsText("FL 105-305");
         assertThat(page.locator(".bay.free .bay-name")).hasText("Bay 11");
+        // The page of that move once more, by Back: what somebody moved since is told of, not undone with it.
+        String id = stand("FL 105-305").locator(".minitag").getAttribute("data-id");
+        nils.post("/jobs/" + id + "/move", "place", "BAY", "bay", "Bay 11");
+        page.navigate(moved);
+        page.locator(".moved button").click();
+        assertThat(page.locator(".notsaved")).isVisible();
+        assertThat(place("[data-bay='Bay 11']")).containsText("FL 105-305");
+        nils.post("/jobs/" + id + "/move", "place", "WAITING");
     }
 
     /** Tapped, then its place tapped; by keys alone; and Escape puts it down where it was, with the focus. */

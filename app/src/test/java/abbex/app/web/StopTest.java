@@ -12,6 +12,7 @@ import abbex.app.support.Shop;
 import abbex.app.support.Visitor;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import java.net.http.HttpResponse;
 import java.util.UUID;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
@@ -23,6 +24,25 @@ class StopTest {
     private final Visitor orla = Visitor.signedIn("orla");
     private final String job = UUID.randomUUID().toString();
     private final String plate = "ST " + System.nanoTime() % 1_000_000;
+
+    /** By no drag and by no form of its place does it leave; within the building it may go anywhere. */
+    @Test
+    void a_stop_does_not_leave_by_being_moved() {
+        touching();
+        for (String place : new String[] {"OUT", "GONE"}) {
+            HttpResponse<String> refused = orla.post("/jobs/" + job + "/move", "place", place);
+            assertEquals(422, refused.statusCode());
+            assertTrue(refused.body().contains(Said.part("problem.move.stop")), place);
+        }
+        assertEquals(
+                302,
+                orla.post("/jobs/" + job + "/move", "place", "BAY", "bay", "Bay 77")
+                        .statusCode());
+        assertTrue(orla.get("/").body().contains("Bay 77"));
+        // What has left has no place to be moved to.
+        assertEquals(404, orla.get("/jobs/" + Jobs.id("ZV 4-731") + "/move").statusCode());
+        orla.post("/jobs/" + job + "/move", "place", "WAITING");
+    }
 
     /** Heights that are all in order, and a liner that the tyre reaches in bump. */
     private void touching() {
