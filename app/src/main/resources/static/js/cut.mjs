@@ -1,5 +1,6 @@
-// What is under the hand: bump, steer and roll of a corner, a vehicle's place on its way, by sliders or by dragging; and probing
-// by pointing at the wheel.
+// What is under the hand: bump, steer and roll of a corner, a vehicle's place on its way, by sliders or by dragging.
+import { act } from './keys.mjs';
+
 const form = document.getElementById('hand');
 const cut = document.getElementById('cut');
 let busy = false;
@@ -21,7 +22,7 @@ async function show() {
     do {
       again = false;
       const answer = await fetch(cut.dataset.src + '?' + new URLSearchParams(new FormData(form)));
-      if (answer.ok && !answer.redirected) cut.innerHTML = await answer.text();
+      if (answer.ok && !answer.redirected) swap(await answer.text());
     } while (again);
   } catch {
     /* no network: the last pose stays */
@@ -30,9 +31,39 @@ async function show() {
   }
 }
 
+/** One drawing, or several of which each says where it belongs. */
+function swap(html) {
+  const box = document.createElement('template');
+  box.innerHTML = html;
+  const parts = box.content.querySelectorAll('[data-part]');
+  if (parts.length === 0) cut.replaceChildren(box.content);
+  for (const part of parts) document.getElementById(part.dataset.part).replaceChildren(...part.childNodes);
+  cut.dispatchEvent(new Event('posed', { bubbles: true }));
+}
+
 function set(name, value) {
   const slider = form.elements[name];
   if (slider) slider.value = value;
+}
+
+/** Goes to a pose: what it does not say stays as it is. */
+export function pose(values) {
+  for (const [name, value] of Object.entries(values)) set(name, value);
+  show();
+}
+
+/** Follows one finger until it is lifted, wherever it goes; a second one moves nothing. */
+export function follow(pane, down, moved, lifted = () => {}) {
+  pane.setPointerCapture(down.pointerId);
+  const move = (e) => e.pointerId === down.pointerId && moved(e);
+  const up = (e) => {
+    if (e.pointerId !== down.pointerId) return;
+    pane.removeEventListener('pointermove', move);
+    for (const end of ['pointerup', 'pointercancel']) pane.removeEventListener(end, up);
+    lifted();
+  };
+  pane.addEventListener('pointermove', move);
+  for (const end of ['pointerup', 'pointercancel']) pane.addEventListener(end, up);
 }
 
 /** Dragging: a mm of the drawing is a mm of bump; across, two of them are a degree. */
@@ -40,66 +71,20 @@ function drag(down) {
   // The drawing is replaced while it is dragged, so the finger is on what holds it: a touch on what goes loses its end.
   const svg = cut.querySelector('.cutsvg, .stancesvg');
   const box = svg.getBoundingClientRect();
-  if (down.button || down.clientY < box.top || down.clientY > box.bottom) return;
+  // A second finger drags nothing.
+  if (down.button || !down.isPrimary || down.clientY < box.top || down.clientY > box.bottom) return;
   const shown = svg.viewBox.baseVal;
   const scale = Math.max(shown.width / box.width, shown.height / box.height);
   const value = (name) => Number(form.elements[name]?.value ?? 0);
   const from = { bump: value('bump'), steer: value('steer'), along: value('along') };
-  cut.setPointerCapture(down.pointerId);
-  const move = (e) => {
-    set('bump', Math.round(from.bump - (e.clientY - down.clientY) * scale));
-    set('steer', Math.round(from.steer + ((e.clientX - down.clientX) * scale) / 4));
-    // The front is to the left.
-    set('along', Math.round(from.along - (e.clientX - down.clientX) * scale));
-    show();
-  };
-  const up = () => {
-    cut.removeEventListener('pointermove', move);
-    cut.removeEventListener('pointerup', up);
-    cut.removeEventListener('pointercancel', up);
-  };
-  cut.addEventListener('pointermove', move);
-  cut.addEventListener('pointerup', up);
-  cut.addEventListener('pointercancel', up);
-}
-
-/** A tap on the wheel says the hour, and by how far out it lies the face; what is likely there is chosen. */
-function probe(e) {
-  const face = document.getElementById('clock-face');
-  const box = face.getBoundingClientRect();
-  const scale = face.viewBox.baseVal.width / Math.min(box.width, box.height);
-  const x = (e.clientX - box.left - box.width / 2) * scale;
-  const y = (e.clientY - box.top - box.height / 2) * scale;
-  const half = Math.round(Math.atan2(x, -y) / (Math.PI / 12));
-  const hour = (half <= 0 ? half + 24 : half) / 2;
-  const tyre = Number(face.dataset.tyre);
-  const fields = document.querySelector('#probing form').elements;
-  document.getElementById('probing').open = true;
-  fields.clock.value = hour;
-  if (Math.hypot(x, y) < tyre) fields.face.value = 'OUTER_SIDEWALL';
-  else if (fields.face.value === 'OUTER_SIDEWALL') fields.face.value = 'TREAD';
-  likely();
-  const angle = (hour * Math.PI) / 6;
-  const mark = document.getElementById('tapped');
-  mark.removeAttribute('display');
-  mark.setAttribute(
-    'd',
-    `M${(tyre - 60) * Math.sin(angle)} ${-(tyre - 60) * Math.cos(angle)}L${(tyre + 90) * Math.sin(angle)} ${-(tyre + 90) * Math.cos(angle)}`,
+  follow(cut, down, (e) =>
+    pose({
+      bump: Math.round(from.bump - (e.clientY - down.clientY) * scale),
+      steer: Math.round(from.steer + ((e.clientX - down.clientX) * scale) / 4),
+      // The front is to the left.
+      along: Math.round(from.along - (e.clientX - down.clientX) * scale),
+    }),
   );
-  fields.gap.dispatchEvent(new Event('input', { bubbles: true }));
-  fields.gap.focus();
-}
-
-/** The part that is likely at the hour and face; said by hand it stays. */
-let said = false;
-function likely() {
-  const fields = document.querySelector('#probing form').elements;
-  const hour = Number(fields.clock.value);
-  if (said || !(hour > 0 && hour <= 12)) return;
-  const table = document.getElementById('clock-face').dataset.likely.split(',');
-  const faces = [...fields.face].map((f) => f.value);
-  const at = (Math.max(1, Math.round(hour * 2)) - 1) * faces.length + faces.indexOf(fields.face.value);
-  fields.place.selectedIndex = Number(table[at]);
 }
 
 export function hand() {
@@ -113,21 +98,10 @@ export function hand() {
   cut.addEventListener('touchstart', (e) => e.preventDefault(), { passive: false });
   document.addEventListener('click', (e) => {
     const to = e.target.closest('.topose');
-    if (!to) return;
+    if (!to || e.ctrlKey || e.metaKey) return;
     e.preventDefault();
-    for (const name of ['bump', 'steer', 'roll']) set(name, to.dataset[name]);
-    show();
+    pose({ bump: to.dataset.bump, steer: to.dataset.steer, roll: to.dataset.roll });
     cut.scrollIntoView({ block: 'nearest' });
   });
-  if (!document.getElementById('probing')) return;
-  document.getElementById('clock-face').addEventListener('click', probe);
-  const probing = document.querySelector('#probing form');
-  probing.elements.place.addEventListener('change', () => {
-    said = true;
-  });
-  probing.elements.clock.addEventListener('input', likely);
-  probing.addEventListener('change', (e) => {
-    if (e.target.name === 'face') likely();
-  });
-  if (probing.dataset.unfit) said = true;
+  if (document.getElementById('cutaway')) import('./corner.mjs').then((m) => m.corner(act));
 }

@@ -20,14 +20,14 @@ import java.util.Locale;
  * @param pose the transformation of what goes with the wheel
  * @param wheel tyre, rim and spacer of what is planned
  * @param grown outline that must clear
- * @param steer transformation of the small wheel seen from above
- * @param above where that stands
  * @param spots the places, in the order they came
  */
-public record CutDrawing(
-        String box, String pose, SectionDrawing wheel, String grown, String steer, String above, List<Spot> spots) {
+public record CutDrawing(String box, String pose, SectionDrawing wheel, String grown, List<Spot> spots) {
     private static final double AROUND = 120;
     private static final double LOW = 70;
+
+    /** Two numbers stand no nearer than this. */
+    private static final double NUMBERS = 30;
 
     /**
      * A place at this pose.
@@ -41,70 +41,65 @@ public record CutDrawing(
     public record Spot(String x, String y, String part, String near, double gap, String tx, String ty) {}
 
     /**
-     * The places of a corner at a pose; a left wheel is seen from above with outboard to the right too.
+     * The places of a corner at a pose.
      *
      * @param most bump that the picture has room for, mm
      */
-    public static CutDrawing of(CornerCut cut, Fitment planned, boolean left, double most) {
+    public static CutDrawing of(CornerCut cut, Fitment planned, double most) {
         TyreBody body = cut.body();
         double side = body.half() + Math.abs(body.middle()) + AROUND;
         double top = body.outside() + most + 60;
-        List<Spot> spots = new ArrayList<>();
+        List<Apart.At> at = new ArrayList<>();
+        List<Apart.At> numbers = new ArrayList<>();
         for (CornerCut.Place place : cut.places()) {
-            spots.add(apart(spot(place, side, top), spots));
+            Apart.At dot = new Apart.At(
+                    Math.max(-side + 24, Math.min(side - 24, place.at().outboard())),
+                    -Math.max(LOW + 24, Math.min(top - 24, place.at().up())));
+            at.add(dot);
+            numbers.add(number(place, dot, side));
         }
-        double steer = cut.wheel().steer();
+        List<Apart.At> apart =
+                Apart.inPlane(at, numbers, NUMBERS, new Apart.Box(-side + 18, -top + 20, side - 18, -LOW - 18));
+        List<Spot> spots = new ArrayList<>();
+        for (int i = 0; i < at.size(); i++) {
+            spots.add(spot(cut.places().get(i), at.get(i), apart.get(i)));
+        }
         return new CutDrawing(
                 plain(-side) + " " + up(top) + " " + plain(2 * side) + " " + plain(top - LOW),
                 "translate(0 " + up(cut.wheel().up()) + ") rotate("
                         + degrees(cut.wheel().camber()) + ")",
                 SectionDrawing.of(planned),
                 outline(body),
-                "rotate(" + degrees(left ? -steer : steer) + ")",
-                "translate(" + plain(-side + 52) + " " + up(LOW + 52) + ")",
                 spots);
-    }
-
-    /** A number that would stand on another's moves aside. */
-    private static Spot apart(Spot spot, List<Spot> before) {
-        double x = Double.parseDouble(spot.tx());
-        double y = Double.parseDouble(spot.ty());
-        for (Spot other : before) {
-            if (Math.hypot(x - Double.parseDouble(other.tx()), y - Double.parseDouble(other.ty())) < 26) {
-                x += 34;
-            }
-        }
-        return new Spot(spot.x(), spot.y(), spot.part(), spot.near(), spot.gap(), plain(x), spot.ty());
     }
 
     private static String degrees(double radians) {
         return String.format(Locale.ROOT, "%.2f", Math.toDegrees(radians));
     }
 
-    private static Spot spot(CornerCut.Place place, double side, double top) {
-        CornerCut.Point p = place.at();
-        CornerCut.Point q = place.tyre();
-        double x = Math.max(-side + 24, Math.min(side - 24, p.outboard()));
-        double z = Math.max(LOW + 24, Math.min(top - 24, p.up()));
-        double dx = p.outboard() - q.outboard();
-        double dz = p.up() - q.up();
+    /** A number stands beyond its place, as seen from the tyre; what is too far out for the picture has it inwards. */
+    private static Apart.At number(CornerCut.Place place, Apart.At dot, double side) {
+        double dx = place.at().outboard() - place.tyre().outboard();
+        double dz = place.at().up() - place.tyre().up();
         double far = Math.hypot(dx, dz);
-        double gap = place.gap();
-        // Its number stands beyond it, as seen from the tyre.
-        double out = far < 1 ? 0 : (gap < 0 ? -1 : 1) * 34 / far;
+        if (Math.abs(place.at().outboard()) > side - 24) {
+            return new Apart.At(dot.x() - Math.signum(dot.x()) * 34, dot.y());
+        }
+        double out = far < 1 ? 0 : (place.gap() < 0 ? -1 : 1) * 34 / far;
         boolean lip = place.place() == ProbePlace.FENDER_LIP;
-        // What the picture is too small for stands at its edge, with its number inwards.
-        boolean edge = Math.abs(p.outboard()) > side - 24;
-        double tx = edge ? x - Math.signum(p.outboard()) * 34 : x + (lip ? -28 : far < 1 ? 30 : dx * out);
-        double tz = edge ? z : z + (far < 1 ? 30 : dz * out);
+        return new Apart.At(dot.x() + (lip ? -28 : far < 1 ? 30 : dx * out), dot.y() - (far < 1 ? 30 : dz * out));
+    }
+
+    private static Spot spot(CornerCut.Place place, Apart.At dot, Apart.At number) {
+        CornerCut.Point q = place.tyre();
         return new Spot(
-                plain(x),
-                up(z),
-                part(place.place(), x, z),
-                "M" + plain(q.outboard()) + " " + up(q.up()) + "L" + plain(x) + " " + up(z),
-                gap,
-                plain(Math.max(-side + 20, Math.min(side - 20, tx))),
-                up(Math.max(LOW + 20, Math.min(top - 20, tz)) - 9));
+                plain(dot.x()),
+                plain(dot.y()),
+                part(place.place(), dot.x(), -dot.y()),
+                "M" + plain(q.outboard()) + " " + up(q.up()) + "L" + plain(dot.x()) + " " + plain(dot.y()),
+                place.gap(),
+                plain(number.x()),
+                plain(number.y() + 8));
     }
 
     private static String outline(TyreBody t) {

@@ -7,6 +7,7 @@ import abbex.app.arrive.VehicleFacts;
 import abbex.app.form.Form;
 import abbex.app.page.NotHere;
 import abbex.app.page.Reader;
+import abbex.app.page.TapeFace;
 import abbex.app.page.Words;
 import abbex.app.people.Person;
 import abbex.core.figure.Finding;
@@ -225,7 +226,8 @@ class MeasurePages {
         page.addObject("compared", compared(o, findings, reader));
         page.addObject("fit", o.shown(List.of("fit", reader), () -> fit(o, reader)));
         page.addObject("bases", bases(o));
-        page.addObject("tape", TapeFace.of(o.sheet().row()));
+        page.addObject(
+                "tape", TapeFace.of(o.sheet().row().tape(), o.sheet().row().unit()));
         page.addObject("sheets", o.all().sheets());
         // The tag speaks of the newest sheet against the first, whatever is compared below.
         Assessment whole = o.judged().compared().equals(o.all().whole())

@@ -43,6 +43,11 @@ public final class Numerals {
         return reader.unit().metric() ? "\u00a0mm" : "″";
     }
 
+    /** What somebody typed, its fraction as a fraction. */
+    public static String typed(String raw) {
+        return typographic(raw);
+    }
+
     private static String typographic(String plain) {
         return MIXED.matcher(plain.replace('-', '−'))
                 .replaceFirst("$1\u202f$2⁄$3")
@@ -56,6 +61,11 @@ public final class Numerals {
         }
         String safe = HtmlUtils.htmlEscape(text, "UTF-8");
         return safe.indexOf('⁄') < 0 ? safe : FRACTION.matcher(safe).replaceAll("<span class=\"frac\">$1⁄$2</span>");
+    }
+
+    /** The same for the text of a drawing. */
+    public static String drawn(String text) {
+        return html(text).replace("span", "tspan");
     }
 
     /** A drop: ↓ or ↑ with an unsigned length. */

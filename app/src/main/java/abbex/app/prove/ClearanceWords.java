@@ -148,8 +148,11 @@ class ClearanceWords {
             return Numerals.html(words.say("taken.mark", reader, "face", face) + by + ": ")
                     + cause(known.read().orElseThrow(), reader);
         }
-        String taped = known.taped().isEmpty() ? "" : ", " + words.say("taken.taped", reader, "spot", known.taped());
-        String said = Numerals.html(words.say("taken.probe", reader, "read", known.raw(), "face", face) + taped + by);
+        String taped = known.taped().isEmpty()
+                ? ""
+                : ", " + words.say("taken.taped", reader, "spot", Numerals.typed(known.taped()));
+        String said = Numerals.html(
+                words.say("taken.probe", reader, "read", Numerals.typed(known.raw()), "face", face) + taped + by);
         if (known.read().isPresent()) {
             return said + Numerals.html("; " + words.say("taken.marked", reader, "gap", probe.gap())) + ": "
                     + cause(known.read().get(), reader);
@@ -294,7 +297,9 @@ class ClearanceWords {
         return " ("
                 + (known.mark()
                         ? words.say("told.mark")
-                        : known.raw() + ", " + known.probed().from().tyre().text()) + ")";
+                        : Numerals.typed(known.raw()) + ", "
+                                + known.probed().from().tyre().text())
+                + ")";
     }
 
     /** How far a drive proves the corner. */

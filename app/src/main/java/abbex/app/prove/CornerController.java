@@ -31,9 +31,12 @@ class CornerController {
     private final CornerCases cases;
     private final SweepPlans plans;
     private final CornerPages pages;
+    private final CornerDrawings drawings;
     private final Words words;
 
-    CornerController(Jobs jobs, CornerCases cases, SweepPlans plans, CornerPages pages, Words words) {
+    CornerController(
+            Jobs jobs, CornerCases cases, SweepPlans plans, CornerPages pages, CornerDrawings drawings, Words words) {
+        this.drawings = drawings;
         this.words = words;
         this.jobs = jobs;
         this.cases = cases;
@@ -48,14 +51,15 @@ class CornerController {
                 me, job, CornerPages.corner(job, parameters.get("corner")), new Form(me, words, parameters));
     }
 
-    /** The cut alone, as the hand moves. */
+    /** Cut and clock alone, as the hand moves. */
     @GetMapping("/jobs/{id}/prove/cut")
     ModelAndView cut(@Me Person me, @PathVariable UUID id, @RequestParam Map<String, String> parameters) {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
         CornerCase corner = pages.chosen(job, CornerPages.corner(job, parameters.get("corner")), parameters)
                 .orElseThrow(NotHere::new);
-        ModelAndView page = new ModelAndView("prove :: cutting");
-        page.addObject("cut", pages.cut(corner, parameters, Reader.of(me)));
+        ModelAndView page = new ModelAndView("corner :: posed");
+        page.addObject("name", pages.name(job, corner.corner()));
+        page.addObject("cut", drawings.cut(corner, CornerDrawings.pose(corner, parameters), Reader.of(me)));
         return page;
     }
 

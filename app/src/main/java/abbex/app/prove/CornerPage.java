@@ -1,6 +1,5 @@
 package abbex.app.prove;
 
-import abbex.app.drawing.ClockDrawing;
 import abbex.app.page.Reader;
 import abbex.core.clearance.Cure;
 import abbex.core.clearance.ProbeCheck;
@@ -13,7 +12,6 @@ import java.util.List;
  * @param cures what may be done, the cheapest first
  * @param taken what is in the plan
  * @param wanting true when something does not clear
- * @param clock the least gaps round the wheel
  * @param wrong probes that cannot both be true
  * @param driven how far a road test proves it; empty when there was none
  * @param eye what the eye sees
@@ -23,7 +21,6 @@ public record CornerPage(
         List<Way> cures,
         List<InPlan> taken,
         boolean wanting,
-        ClockDrawing clock,
         List<String> wrong,
         String driven,
         List<Line> eye) {
@@ -75,12 +72,6 @@ public record CornerPage(
 
     static CornerPage of(CornerCase corner, Reader reader, ClearanceWords say) {
         List<CornerCase.Judged> judged = corner.judged();
-        List<ClockDrawing.At> bars = judged.stream()
-                .map(j -> new ClockDrawing.At(
-                        j.known().probed().probe().clock(),
-                        j.verdict().least().gap(),
-                        j.verdict().needed()))
-                .toList();
         boolean wanting = judged.stream().anyMatch(j -> !j.verdict().fits());
         List<Cure> cures = wanting ? corner.cures() : List.of();
         return new CornerPage(
@@ -88,11 +79,6 @@ public record CornerPage(
                 cures.stream().map(cure -> say.way(cure, reader)).toList(),
                 say.inPlan(corner),
                 wanting,
-                ClockDrawing.of(
-                        corner.planned().tyre().overallDiameter().mm() / 2,
-                        corner.planned().wheel().rimCode().doubleValue() * 12.7,
-                        bars,
-                        say.unseen(corner)),
                 ProbeCheck.of(corner.known().stream()
                                 .map(CornerCase.Known::probed)
                                 .toList())

@@ -1,20 +1,18 @@
 package abbex.app.prove;
 
 import abbex.app.arrive.Job;
-import abbex.app.drawing.CutDrawing;
 import abbex.app.fitment.Fitments;
 import abbex.app.fitment.WheelSet;
 import abbex.app.form.Form;
 import abbex.app.measure.Standing;
 import abbex.app.page.JobHeads;
 import abbex.app.page.Reader;
+import abbex.app.page.TapeFace;
 import abbex.app.page.Words;
 import abbex.app.people.Person;
-import abbex.core.clearance.ClearanceModel;
 import abbex.core.clearance.ProbePlace;
 import abbex.core.clearance.TyreBody;
 import abbex.core.motion.Pose;
-import abbex.core.motion.Range;
 import abbex.core.units.Graduation;
 import abbex.core.units.Length;
 import abbex.core.units.LengthUnit;
@@ -24,7 +22,6 @@ import abbex.core.wheels.Fitment;
 import java.math.BigDecimal;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -47,6 +44,7 @@ public class CornerPages {
     private final MeasuredGaps probes;
     private final CornerCases cases;
     private final ClearanceWords say;
+    private final CornerDrawings drawings;
     private final Words words;
 
     CornerPages(
@@ -56,6 +54,7 @@ public class CornerPages {
             MeasuredGaps probes,
             CornerCases cases,
             ClearanceWords say,
+            CornerDrawings drawings,
             Words words) {
         this.heads = heads;
         this.fitments = fitments;
@@ -63,30 +62,15 @@ public class CornerPages {
         this.probes = probes;
         this.cases = cases;
         this.say = say;
+        this.drawings = drawings;
         this.words = words;
     }
 
-    /** A corner to choose; a motorcycle has a front and a rear. */
-    public record Chip(String corner, String name, int probes, boolean chosen) {}
+    /** A corner to choose, with the mark of its worst place; a motorcycle has a front and a rear. */
+    public record Chip(String corner, String name, int probes, String mark, boolean chosen) {}
 
     /** A set of wheels with the worst that becomes of it at a corner. */
     public record SetChip(String set, String name, String mark, String word, String place, boolean chosen) {}
-
-    /** A pose as it is set by hand: bump in mm, steer and roll in degrees, each with its limits. */
-    public record Handle(String name, String label, long least, long most, double value, String more, String less) {
-        /** As it is said: without its sign, which way in a word. */
-        public String said() {
-            long rounded = Math.round(value);
-            String unit = name.equals("bump") ? " mm" : "°";
-            return Math.abs(rounded) + unit + (rounded == 0 ? "" : " " + (rounded > 0 ? more : less));
-        }
-    }
-
-    /** A place in the cut at a pose: its number in the list, how it stands, and its gap in words. */
-    public record Here(int number, String mark, String name, String gap, CutDrawing.Spot spot) {}
-
-    /** The corner cut open at a pose. */
-    public record Cut(CutDrawing drawing, List<Here> here, String nearest) {}
 
     /** Chips, head and names that every page of the station has. */
     public ModelAndView frame(String view, Person me, Job job, @Nullable WheelPlace corner, String tab) {
@@ -100,10 +84,19 @@ public class CornerPages {
                                 c.name(),
                                 name(job, c),
                                 (int) all.stream().filter(p -> p.corner() == c).count(),
+                                worst(job, c),
                                 c == corner))
                         .toList());
         page.addObject("tab", tab);
         return page;
+    }
+
+    /** The mark of the worst place of a corner. */
+    private String worst(Job job, WheelPlace corner) {
+        return cases.of(job, corner)
+                .filter(c -> !c.known().isEmpty())
+                .map(c -> ClearanceWords.mark(c.judged().get(0).verdict().word()))
+                .orElse("open");
     }
 
     ModelAndView corner(Person me, Job job, WheelPlace corner, Form form) {
@@ -129,9 +122,12 @@ public class CornerPages {
         page.addObject("probePlaces", ProbePlace.values());
         page.addObject("faces", TyreBody.Face.values());
         page.addObject("likely", likely(corner));
+        page.addObject("tape", TapeFace.of(me.likes().tape(), me.likes().unit()));
         found.ifPresent(c -> {
-            page.addObject("handles", handles(c, parameters));
-            page.addObject("cut", cut(c, parameters, reader));
+            Pose pose = CornerDrawings.pose(c, parameters);
+            page.addObject("handles", drawings.handles(c, pose));
+            page.addObject("cut", drawings.cut(c, pose, reader));
+            page.addObject("travel", drawings.travel(c, reader));
         });
         return page;
     }
@@ -238,66 +234,6 @@ public class CornerPages {
             }
         }
         return all.toString();
-    }
-
-    private List<Handle> handles(CornerCase corner, Map<String, String> parameters) {
-        Range range = corner.house().motion().range();
-        List<Handle> handles = new ArrayList<>();
-        handles.add(handle("bump", -range.droop(), range.bump(), parameters));
-        if (range.left() + range.right() > 0) {
-            handles.add(handle("steer", -Math.toDegrees(range.left()), Math.toDegrees(range.right()), parameters));
-        }
-        if (range.roll() > 0) {
-            handles.add(handle("roll", -Math.toDegrees(range.roll()), Math.toDegrees(range.roll()), parameters));
-        }
-        return handles;
-    }
-
-    private Handle handle(String name, double least, double most, Map<String, String> parameters) {
-        return new Handle(
-                name,
-                words.say("handle." + name),
-                Math.round(least),
-                Math.round(most),
-                Math.max(least, Math.min(most, number(parameters.get(name)))),
-                words.say("handle." + name + ".more"),
-                words.say("handle." + name + ".less"));
-    }
-
-    /** What was asked for; 0 when it is no number. */
-    private static double number(@Nullable String text) {
-        return text != null && text.strip().matches("-?\\d{1,3}([.]\\d{1,2})?") ? Double.parseDouble(text.strip()) : 0;
-    }
-
-    /** The cut at a pose, its places numbered as in the list. */
-    Cut cut(CornerCase corner, Map<String, String> parameters, Reader reader) {
-        ClearanceModel house = corner.house();
-        Range range = house.motion().range();
-        Pose pose = range.nearest(new Pose(
-                number(parameters.get("bump")),
-                Math.toRadians(number(parameters.get("steer"))),
-                Math.toRadians(number(parameters.get("roll")))));
-        CutDrawing drawing =
-                CutDrawing.of(house.cut(pose), house.planned(), corner.corner().fromLeft(), range.bump());
-        List<CornerCase.Judged> judged = corner.judged();
-        List<Here> here = new ArrayList<>();
-        for (int i = 0; i < judged.size(); i++) {
-            CornerCase.Known known = judged.get(i).known();
-            CutDrawing.Spot spot = drawing.spots().get(corner.known().indexOf(known));
-            double needed = judged.get(i).verdict().needed();
-            here.add(new Here(
-                    i + 1,
-                    spot.gap() <= 0 ? "stop" : spot.gap() < needed ? "look" : "clear",
-                    say.name(known.probed().probe()),
-                    ClearanceWords.length(spot.gap(), reader),
-                    spot));
-        }
-        String said = Words.capital(say.pose(pose, corner, reader));
-        String nearest = here.stream()
-                .min(Comparator.comparingDouble(h -> h.spot().gap()))
-                .map(h -> said + ": " + words.say("cut.nearest") + " " + h.name() + ", " + h.gap())
-                .orElse(said);
-        return new Cut(drawing, here, nearest);
     }
 
     /** Reads the fields of a plan; what cannot be taken is said. */

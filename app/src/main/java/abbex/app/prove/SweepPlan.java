@@ -61,7 +61,7 @@ public record SweepPlan(Map<SweepField, Double> values, Map<SweepField, Double> 
         return value != null ? value : Objects.requireNonNull(usual.get(field), field.name());
     }
 
-    private boolean measured(SweepField field) {
+    boolean measured(SweepField field) {
         return values.containsKey(field);
     }
 

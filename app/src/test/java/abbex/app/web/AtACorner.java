@@ -71,6 +71,12 @@ abstract class AtACorner {
         return page.locator(".places li").filter(new Locator.FilterOptions().setHasText(name));
     }
 
+    /** What stands at a place is deleted, under its figure. */
+    void delete(String name) {
+        place(name).locator("summary").press("Enter");
+        page.getByLabel(Said.by("prove.delete.name", "name", name)).click();
+    }
+
     void probe(String place, String clock, String face, String gap) {
         page.locator("#clock").fill(clock);
         // By its key: letters that come late would move it away under a click.

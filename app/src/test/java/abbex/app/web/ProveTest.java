@@ -25,8 +25,8 @@ class ProveTest extends AtACorner {
                 .tap(
                         box.x + box.width / 2 + radius * Math.sin(angle),
                         box.y + box.height / 2 - radius * Math.cos(angle));
-        // The page has moved to the gap's field; only then does the next finger find what it points at.
-        assertThat(page.locator("#gap")).isFocused();
+        // The page has moved to the tyre's faces; only then does the next finger find what it points at.
+        assertThat(page.locator("input[name=face]:checked")).isFocused();
     }
 
     /** To the browser a finger that rests half a second is no tap; on a machine as busy as that it taps again. */
@@ -89,7 +89,11 @@ class ProveTest extends AtACorner {
         page.getByText(Said.part("prove.save")).tap();
         assertThat(place("Liner, front, 9 o’clock")).isVisible();
 
-        // The tyre follows the finger, and the gap that is said with it.
+        // It opens where the worst place is; from ride height the tyre follows the finger, and the gap that is said
+        // with it.
+        assertThat(page.locator("#nearest")).containsText("Fender lip, 12 o’clock");
+        assertThat(page.locator(".spot-at.stop.here")).hasCount(1);
+        page.locator(".travel .ride text").first().tap();
         assertThat(page.locator("#nearest")).containsText(Said.by("pose.ride"));
         String before = page.locator(".cutsvg .planned").getAttribute("transform");
         drag(-60, 120);
@@ -121,15 +125,17 @@ class ProveTest extends AtACorner {
     @Test
     void by_keys_alone_from_the_probe_to_the_remedy() {
         receive(Screen.desk());
-        tabTo("input[name=face]");
-        page.keyboard().press("ArrowDown");
         tabTo("#clock");
         page.keyboard().type("12");
+        tabTo("input[name=face]");
+        page.keyboard().press("ArrowDown");
         assertThat(page.locator("#place")).hasValue("FENDER_LIP");
         tabTo("#gap");
         page.keyboard().type("2 3/4");
         page.keyboard().press("Enter");
         assertThat(place("Fender lip, 12 o’clock")).containsText(Said.by("verdict.TOUCHES"));
+        assertThat(page.locator(".spot-at.stop.here")).hasCount(1);
+        page.keyboard().press("r");
         assertThat(page.locator("#nearest")).containsText(Said.by("pose.ride"));
         tabTo("#hand-bump");
         page.keyboard().press("End");
@@ -208,8 +214,7 @@ class ProveTest extends AtACorner {
         assertThat(page.locator("#inner")).hasValue("40");
         // 37 mm over the tread are 37 mm less air.
         assertThat(place("Fender lip, 12 o’clock")).containsText(Said.by("verdict.TOUCHES"));
-        page.getByLabel(Said.by("prove.delete.name", "name", "Fender lip, 12 o’clock"))
-                .click();
+        delete("Fender lip, 12 o’clock");
         assertThat(page.locator(".places")).containsText("Fender lip: " + Said.by("verdict.NOT_LOOKED_AT"));
     }
 
@@ -268,7 +273,7 @@ class ProveTest extends AtACorner {
         assertThat(page.locator("#across-bad")).containsText(Said.part("problem.probe.across"));
         page.locator("#across").fill("4 1/2");
         page.locator("#across").press("Enter");
-        assertThat(page.locator(".places")).containsText(Said.by("taken.taped", "spot", "13 in, 4 1/2"));
+        assertThat(page.locator(".places")).containsText(Said.by("taken.taped", "spot", "13 in, 4 1⁄2"));
         assertThat(place("Liner, front")).hasCount(1);
         assertThat(place("Liner, front")).containsText(Said.by("verdict.CLEAR"));
         assertThat(place("Liner, front").locator(".ask")).hasCount(0);
@@ -302,8 +307,7 @@ class ProveTest extends AtACorner {
         assertThat(page.locator("#lower")).hasValue("");
         String first = place("Inner arch, 12 o’clock").locator(".gap").textContent();
         // The same arch probed now, 40 mm lower, is the same point: its gap is the same.
-        page.getByLabel(Said.by("prove.delete.name", "name", "Inner arch, 12 o’clock"))
-                .click();
+        delete("Inner arch, 12 o’clock");
         assertThat(place("Inner arch, 12 o’clock")).hasCount(0);
         probe("INNER_ARCH", "12", "TREAD", "110 mm");
         assertThat(place("Inner arch, 12 o’clock").locator(".gap")).hasText(first);

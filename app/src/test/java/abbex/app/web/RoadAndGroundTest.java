@@ -51,8 +51,7 @@ class RoadAndGroundTest extends AtACorner {
         assertThat(place("Liner, front, 9.5 o’clock"))
                 .containsText(Said.by("taken.mark", "face", Said.by("face.OUTER_SHOULDER")));
         assertThat(place("Liner, front, 9.5 o’clock")).containsText(Said.by("verdict.TOUCHES"));
-        page.getByLabel(Said.by("prove.delete.name", "name", "Liner, front, 9.5 o’clock"))
-                .click();
+        delete("Liner, front, 9.5 o’clock");
         page.locator(".chip.set").first().click();
         assertThat(place("Liner, front, 9.5 o’clock")).hasCount(0);
         screen.open("/proven?q=test");

@@ -1,6 +1,8 @@
-package abbex.app.measure;
+package abbex.app.page;
 
+import abbex.core.units.Graduation;
 import abbex.core.units.Length;
+import abbex.core.units.LengthUnit;
 
 /**
  * The face of the enlarged tape: one inch or one centimetre of it.
@@ -13,12 +15,12 @@ public record TapeFace(int marks, long unitNm, boolean metric, String suffix) {
     private static final long INCH = Length.NM_PER_INCH;
     private static final long CENTIMETRE = 10_000_000;
 
-    static TapeFace of(SheetRow sheet) {
-        boolean metric = sheet.tape().unit().metric();
-        boolean bare = sheet.unit().metric() == metric;
-        String suffix = bare ? "" : " " + sheet.tape().unit().symbol();
+    /** A tape for somebody whose bare numbers are of a unit. */
+    public static TapeFace of(Graduation tape, LengthUnit bare) {
+        boolean metric = tape.unit().metric();
+        String suffix = bare.metric() == metric ? "" : " " + tape.unit().symbol();
         return metric
-                ? new TapeFace(10 * sheet.tape().perUnit(), CENTIMETRE, true, suffix)
-                : new TapeFace(sheet.tape().perUnit(), INCH, false, suffix);
+                ? new TapeFace(10 * tape.perUnit(), CENTIMETRE, true, suffix)
+                : new TapeFace(tape.perUnit(), INCH, false, suffix);
     }
 }
