@@ -22,3 +22,4 @@ if (person) import('./queue.mjs');
 if (document.getElementById('board')) import('./floor.mjs').then((m) => m.floor());
 if (document.getElementById('walk')) import('./measure.mjs').then((m) => m.walk());
 if (document.getElementById('hand')) import('./cut.mjs').then((m) => m.hand());
+if (document.getElementById('roadwheels')) import('./road.mjs').then((m) => m.road());

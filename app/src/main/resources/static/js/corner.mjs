@@ -1,6 +1,8 @@
 // A corner under the hand: what the clock, the cut and the list say of one place goes together; its limits are dragged; and a gap
 // is entered by tapping the clock, the face of the tyre and the mark of the tape.
-import { follow, pose } from './cut.mjs';
+import { pose } from './cut.mjs';
+import { follow } from './follow.mjs';
+import { enter, likely, mark, touched } from './hours.mjs';
 import { inch, typed } from './inch.mjs';
 
 const clock = document.getElementById('clockpane');
@@ -22,53 +24,26 @@ function posed() {
 }
 
 // ---- a gap
-/** The hour that was tapped stays marked. */
-function tapped() {
-  const hour = Number(fields.clock.value);
-  const mark = clock.querySelector('.tapped');
-  const shown = fields.clock.value !== '' && hour > 0 && hour <= 12;
-  mark.toggleAttribute('display', false);
-  if (!shown) {
-    mark.setAttribute('display', 'none');
-    return;
-  }
-  const tyre = Number(clock.firstElementChild.dataset.tyre);
-  const angle = (hour * Math.PI) / 6;
-  const at = (r) => `${r * Math.sin(angle)} ${-r * Math.cos(angle)}`;
-  mark.setAttribute('d', `M${at(tyre * 0.66)}L${at(tyre + 86)}`);
-}
+const tapped = () => mark(clock.firstElementChild, fields.clock.value);
 
-/** A tap on the wheel says the hour; on its side that it is the sidewall. What is likely there is chosen. */
+/** A tap on the wheel says the hour, and what is likely there is chosen. */
 function probe(e) {
   if (dragged || e.target.closest('.limit')) {
     dragged = false;
     return;
   }
-  const face = clock.firstElementChild;
-  const box = face.getBoundingClientRect();
-  const scale = face.viewBox.baseVal.width / Math.min(box.width, box.height);
-  const x = (e.clientX - box.left - box.width / 2) * scale;
-  const y = (e.clientY - box.top - box.height / 2) * scale;
-  const half = Math.round(Math.atan2(x, -y) / (Math.PI / 12));
-  fields.clock.value = (half <= 0 ? half + 24 : half) / 2;
-  if (Math.hypot(x, y) < Number(face.dataset.tyre)) fields.face.value = 'OUTER_SIDEWALL';
-  else if (fields.face.value === 'OUTER_SIDEWALL') fields.face.value = 'TREAD';
-  likely();
+  enter(fields, touched(clock.firstElementChild, e));
+  guess();
   tapped();
   fields.gap.dispatchEvent(new Event('input', { bubbles: true }));
   form.querySelector('[name=face]:checked').focus({ preventScroll: true });
   form.scrollIntoView({ block: 'nearest' });
 }
 
-/** The part that is likely at the hour and face; said by hand it stays. */
+/** A part that was said by hand stays. */
 let said = false;
-function likely() {
-  const hour = Number(fields.clock.value);
-  if (said || !(hour > 0 && hour <= 12)) return;
-  const table = form.dataset.likely.split(',');
-  const faces = [...fields.face].map((f) => f.value);
-  const at = (Math.max(1, Math.round(hour * 2)) - 1) * faces.length + faces.indexOf(fields.face.value);
-  fields.place.selectedIndex = Number(table[at]);
+function guess() {
+  if (!said) likely(fields, form.dataset.likely);
 }
 
 function probing() {
@@ -91,13 +66,13 @@ function probing() {
   });
   form.addEventListener('input', (e) => {
     if (e.target === fields.clock) {
-      likely();
+      guess();
       tapped();
     }
     if (e.target === fields.gap && e.detail !== 'tape') face.follow(fields.gap.value);
   });
   form.addEventListener('change', (e) => {
-    if (e.target.name === 'face') likely();
+    if (e.target.name === 'face') guess();
   });
   if (form.dataset.unfit) said = true;
 }
@@ -198,4 +173,5 @@ export function corner(act) {
   act('w', () => worst?.click());
   act('r', () => pose({ bump: 0, steer: 0, roll: 0 }));
   act('p', () => fields.clock.focus());
+  document.getElementById('cutaway').dataset.live = '';
 }

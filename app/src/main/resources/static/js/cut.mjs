@@ -1,4 +1,5 @@
 // What is under the hand: bump, steer and roll of a corner, a vehicle's place on its way, by sliders or by dragging.
+import { follow } from './follow.mjs';
 import { act } from './keys.mjs';
 
 const form = document.getElementById('hand');
@@ -50,20 +51,6 @@ function set(name, value) {
 export function pose(values) {
   for (const [name, value] of Object.entries(values)) set(name, value);
   show();
-}
-
-/** Follows one finger until it is lifted, wherever it goes; a second one moves nothing. */
-export function follow(pane, down, moved, lifted = () => {}) {
-  pane.setPointerCapture(down.pointerId);
-  const move = (e) => e.pointerId === down.pointerId && moved(e);
-  const up = (e) => {
-    if (e.pointerId !== down.pointerId) return;
-    pane.removeEventListener('pointermove', move);
-    for (const end of ['pointerup', 'pointercancel']) pane.removeEventListener(end, up);
-    lifted();
-  };
-  pane.addEventListener('pointermove', move);
-  for (const end of ['pointerup', 'pointercancel']) pane.addEventListener(end, up);
 }
 
 /** Dragging: a mm of the drawing is a mm of bump; across, two of them are a degree. */

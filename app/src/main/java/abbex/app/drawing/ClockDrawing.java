@@ -95,6 +95,13 @@ public record ClockDrawing(
                 locks(rim * ARC, left, right, steer));
     }
 
+    /** Where marks lie on a tread. */
+    public static List<Hour> onTread(double tyre, List<Double> clocks) {
+        return clocks.stream()
+                .map(clock -> at("", tyre, Math.toRadians(30 * clock), 0))
+                .toList();
+    }
+
     private static Locks locks(double radius, double left, double right, double steer) {
         Hour from = at("", radius, -left, 0);
         Hour to = at("", radius, right, 0);

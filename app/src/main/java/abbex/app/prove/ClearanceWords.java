@@ -111,8 +111,8 @@ class ClearanceWords {
 
     /** The verdict in a word, with what it holds for. */
     String word(Verdict verdict, CornerCase corner, Reader reader) {
-        return words.say(
-                "verdict." + verdict.word(), reader, "bump", bump(corner.plan().bump()));
+        return Numerals.html(words.say(
+                "verdict." + verdict.word(), reader, "bump", bump(corner.plan().bump())));
     }
 
     /** A travel to the whole millimetre. */
@@ -233,7 +233,7 @@ class ClearanceWords {
         if (Math.abs(pose.roll()) > 0.01) {
             parts.add(words.say(pose.roll() > 0 ? "pose.lean.out" : "pose.lean.in"));
         }
-        return parts.isEmpty() ? words.say("pose.ride") : String.join(", ", parts);
+        return Numerals.html(parts.isEmpty() ? words.say("pose.ride") : String.join(", ", parts));
     }
 
     CornerPage.Way way(Cure cure, Reader reader) {
@@ -311,7 +311,7 @@ class ClearanceWords {
         boolean touched = corner.known().stream().anyMatch(k -> k.read().isPresent());
         String day = reader.day(drive.at());
         if (!touched && corner.driven()) {
-            return words.say("driven.all", reader, "day", day, "by", drive.by());
+            return Numerals.html(words.say("driven.all", reader, "day", day, "by", drive.by()));
         }
         String far = words.say(
                 drive.locks() ? "driven.locks" : "driven.straight",
@@ -320,7 +320,8 @@ class ClearanceWords {
                 bump(drive.bump().getOrDefault(corner.corner(), 0.0)),
                 "lean",
                 BigDecimal.valueOf(drive.lean()).stripTrailingZeros().toPlainString());
-        return words.say(touched ? "driven.marked" : "driven.part", reader, "day", day, "by", drive.by(), "far", far);
+        return Numerals.html(
+                words.say(touched ? "driven.marked" : "driven.part", reader, "day", day, "by", drive.by(), "far", far));
     }
 
     List<CornerPage.Line> eye(Eye eye, Reader reader) {

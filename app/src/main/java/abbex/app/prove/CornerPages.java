@@ -6,6 +6,7 @@ import abbex.app.fitment.WheelSet;
 import abbex.app.form.Form;
 import abbex.app.measure.Standing;
 import abbex.app.page.JobHeads;
+import abbex.app.page.Numerals;
 import abbex.app.page.Reader;
 import abbex.app.page.TapeFace;
 import abbex.app.page.Words;
@@ -114,8 +115,8 @@ public class CornerPages {
         page.addObject("sets", sets(job, corner, parameters.get("set"), reader));
         page.addObject("plan", cases.plan(job, corner.end()));
         Standing standing = cases.standing(job);
-        page.addObject("height", height(standing, corner, reader) + travel(standing, corner, reader));
-        page.addObject("missing", missing(job, standing, corner, reader));
+        page.addObject("height", Numerals.html(height(standing, corner, reader) + travel(standing, corner, reader)));
+        page.addObject("missing", Numerals.html(missing(job, standing, corner, reader)));
         page.addObject("fields", SweepField.values());
         page.addObject("reader", reader);
         page.addObject("edition", cases.planEdition(job, corner.end()));
@@ -225,7 +226,7 @@ public class CornerPages {
     }
 
     /** For each half hour from 0.5 to 12 the most likely part at each face: ordinals, faces apart by commas. */
-    private static String likely(WheelPlace corner) {
+    static String likely(WheelPlace corner) {
         StringBuilder all = new StringBuilder();
         for (int half = 1; half <= 24; half++) {
             for (TyreBody.Face face : TyreBody.Face.values()) {

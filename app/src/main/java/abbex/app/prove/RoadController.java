@@ -5,16 +5,12 @@ import abbex.app.arrive.Jobs;
 import abbex.app.form.Form;
 import abbex.app.page.Me;
 import abbex.app.page.NotHere;
-import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.app.people.Person;
 import abbex.core.clearance.ProbePlace;
 import abbex.core.clearance.TyreBody;
-import abbex.core.vehicle.End;
 import abbex.core.vehicle.WheelPlace;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -34,40 +30,23 @@ class RoadController {
     private static final double MOST_LEAN = 15;
 
     private final Jobs jobs;
-    private final MountedWheels mounted;
     private final RoadTests roads;
     private final CornerCases cases;
-    private final CornerPages pages;
-    private final ClearanceWords say;
+    private final RoadPage page;
     private final Words words;
 
-    RoadController(
-            Jobs jobs,
-            MountedWheels mounted,
-            RoadTests roads,
-            CornerCases cases,
-            CornerPages pages,
-            ClearanceWords say,
-            Words words) {
+    RoadController(Jobs jobs, RoadTests roads, CornerCases cases, RoadPage page, Words words) {
         this.jobs = jobs;
-        this.mounted = mounted;
         this.roads = roads;
         this.cases = cases;
-        this.pages = pages;
-        this.say = say;
+        this.page = page;
         this.words = words;
     }
-
-    /** A corner's part of the card: what to chalk, and what the drive said. */
-    public record Part(String corner, List<String> chalk, String driven, List<Seen> seen) {}
-
-    /** A mark. */
-    public record Seen(String id, String name, String text) {}
 
     @GetMapping("/jobs/{id}/prove/road")
     ModelAndView road(@Me Person me, @PathVariable UUID id) {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
-        return page(me, job, Form.blank(me, words));
+        return page.of(me, job, Form.blank(me, words));
     }
 
     @PostMapping("/jobs/{id}/prove/road")
@@ -87,7 +66,7 @@ class RoadController {
         if (form.fits() && !roads.drove(me, job, far)) {
             form.problem("lean", "problem.probe.wheel");
         }
-        return form.fits() ? back(id) : page(me, job, form);
+        return form.fits() ? back(id) : page.of(me, job, form);
     }
 
     @PostMapping("/jobs/{id}/prove/road/{drive}/withdraw")
@@ -116,7 +95,7 @@ class RoadController {
             form.problem("clock", "problem.mark.many");
         }
         if (!form.fits()) {
-            return page(me, job, form);
+            return page.of(me, job, form);
         }
         roads.marked(me, job, corner, place, clock.orElseThrow(), face, parameters.getOrDefault("on", ""));
         return back(id);
@@ -131,65 +110,5 @@ class RoadController {
 
     private static ModelAndView back(UUID id) {
         return new ModelAndView("redirect:/jobs/" + id + "/prove/road");
-    }
-
-    private ModelAndView page(Person me, Job job, Form form) {
-        Reader reader = form.reader();
-        ModelAndView page = form.on(pages.frame("road", me, job, null, "road"));
-        Optional<Drive> drive = roads.newest(job);
-        page.addObject("drive", drive.orElse(null));
-        page.addObject(
-                "told",
-                drive.map(d -> words.say(
-                                        d.locks() ? "road.told.locks" : "road.told",
-                                        CornerPages.ANY,
-                                        "day",
-                                        reader.full(d.at()),
-                                        "by",
-                                        d.by(),
-                                        "lean",
-                                        CornerPages.plain(d.lean()))
-                                + (d.hung() ? " " + words.say("road.told.hung") : ""))
-                        .orElse(""));
-        page.addObject("parts", parts(job, drive, reader));
-        page.addObject("wheels", mounted.on(job, End.FRONT).isPresent());
-        page.addObject("probePlaces", ProbePlace.values());
-        page.addObject("faces", TyreBody.Face.values());
-        page.addObject("seenOn", Drive.SeenOn.values());
-        return page;
-    }
-
-    private List<Part> parts(Job job, Optional<Drive> drive, Reader reader) {
-        List<Part> parts = new ArrayList<>();
-        for (WheelPlace corner : job.vehicle().kind().wheelPlaces()) {
-            Optional<CornerCase> found = cases.of(job, corner);
-            List<String> chalk = found.map(c -> c.judged().stream()
-                            .filter(j -> !j.verdict().fits())
-                            .map(j -> say.name(j.known().probed().probe()))
-                            .toList())
-                    .orElse(List.of());
-            parts.add(new Part(
-                    pages.name(job, corner),
-                    chalk,
-                    found.map(c -> say.driven(c, reader)).orElse(""),
-                    drive.map(d -> seen(d, corner, found, reader)).orElse(List.of())));
-        }
-        return parts;
-    }
-
-    private List<Seen> seen(Drive drive, WheelPlace corner, Optional<CornerCase> found, Reader reader) {
-        return drive.marks().stream()
-                .filter(m -> m.corner() == corner)
-                .map(m -> new Seen(
-                        m.id().toString(),
-                        Words.capital(words.say("probe." + m.place())) + ", " + ClearanceWords.hours(m.clock()) + ", "
-                                + words.say("face." + m.face()) + ", "
-                                + words.say("seen." + m.on()),
-                        found.map(c -> drive.at(corner, c.plan(), c.standing()))
-                                .flatMap(t -> t.mark(m.place(), m.clock(), m.face()))
-                                .map(read -> Words.capital(say.pose(read.pose(), found.orElseThrow(), reader)) + ". "
-                                        + Words.capital(say.cause(read, reader)))
-                                .orElse("")))
-                .toList();
     }
 }

@@ -67,6 +67,11 @@ abstract class AtACorner {
         page.locator("#" + field + "-bad .offer").press("Enter");
     }
 
+    /** The drawings answer fingers and keys. */
+    void live() {
+        assertThat(page.locator("#cutaway[data-live], #roadwheels[data-live]")).isVisible();
+    }
+
     Locator place(String name) {
         return page.locator(".places li").filter(new Locator.FilterOptions().setHasText(name));
     }

@@ -16,6 +16,7 @@ import org.junit.jupiter.api.Test;
 class ProveTest extends AtACorner {
     /** A finger on the wheel at an hour, so far out that it lies on the tread. */
     private void tapClock(double hour, double out) {
+        live();
         Locator face = page.locator("#clock-face");
         face.scrollIntoViewIfNeeded();
         BoundingBox box = face.boundingBox();
@@ -58,6 +59,7 @@ class ProveTest extends AtACorner {
     /** A finger put on the tyre of the cut and drawn away. */
     private void drag(double right, double up) {
         // The drawing inside is taken anew with each pose; what holds it stays.
+        live();
         page.locator("#cut").scrollIntoViewIfNeeded();
         BoundingBox box = page.locator("#cut").boundingBox();
         double x = box.x + box.width / 2;
@@ -135,6 +137,7 @@ class ProveTest extends AtACorner {
         page.keyboard().press("Enter");
         assertThat(place("Fender lip, 12 o’clock")).containsText(Said.by("verdict.TOUCHES"));
         assertThat(page.locator(".spot-at.stop.here")).hasCount(1);
+        live();
         page.keyboard().press("r");
         assertThat(page.locator("#nearest")).containsText(Said.by("pose.ride"));
         tabTo("#hand-bump");

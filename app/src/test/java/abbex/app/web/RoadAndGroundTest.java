@@ -21,7 +21,7 @@ class RoadAndGroundTest extends AtACorner {
         page.locator(".chip.set")
                 .filter(new Locator.FilterOptions().setHasText(Said.by("prove.road")))
                 .click();
-        assertThat(page.locator(".chalk")).containsText("Inner arch, 12 o’clock");
+        assertThat(page.locator("#roadwheels")).containsText("Inner arch, 12 o’clock");
         page.locator("#lean").fill("steep");
         page.locator("#lean").press("Enter");
         assertThat(page.locator("#lean-bad")).containsText("Enter 0 to 15");
@@ -34,19 +34,21 @@ class RoadAndGroundTest extends AtACorner {
         page.locator("input[name=locks]").check();
         page.locator("#lean").fill("2.5");
         page.locator("#lean").press("Enter");
-        assertThat(page.locator(".proved")).containsText(Said.by("driven.locks", "bump", inches(48), "lean", "2.5"));
+        assertThat(page.locator(".results")).containsText(Said.by("driven.locks", "bump", inches(48), "lean", "2.5"));
         // 32 mm were probed and 48 mm of bump left no mark: it lies further out than that.
         page.locator(".chip.set").first().click();
         assertThat(place("Inner arch, 12 o’clock")).containsText(Said.part("taken.unmarked"));
         page.locator(".chip.set")
                 .filter(new Locator.FilterOptions().setHasText(Said.by("prove.road")))
                 .click();
+        live();
+        page.locator("input[name=face][value=OUTER_SHOULDER]").press("Space");
         page.locator("#place").selectOption("LINER_FRONT");
-        page.locator("#face").selectOption("OUTER_SHOULDER");
         page.locator("#clock").fill("9.5");
         page.locator("#clock").press("Enter");
-        assertThat(page.locator(".proved")).containsText("Liner, front, 9.5 o’clock");
-        assertThat(page.locator(".proved")).containsText(Pattern.compile("[Cc]ause"));
+        page.locator("[name=on][value=CLAY]").press("Enter");
+        assertThat(page.locator(".results")).containsText("Liner, front, 9.5 o’clock");
+        assertThat(page.locator(".results")).containsText(Pattern.compile("[Cc]ause"));
         page.locator(".chip.set").first().click();
         assertThat(place("Liner, front, 9.5 o’clock"))
                 .containsText(Said.by("taken.mark", "face", Said.by("face.OUTER_SHOULDER")));
@@ -144,7 +146,7 @@ class RoadAndGroundTest extends AtACorner {
         screen.open("/jobs/" + Jobs.id("MQ 381") + "/prove?corner=REAR");
         assertThat(place("Inner arch, 12 o’clock")).containsText(Said.by("verdict.TOUCHES"));
         screen.open("/jobs/" + Jobs.id("LE 3-275") + "/prove/road");
-        assertThat(page.locator(".proved")).containsText("Liner, front, 9.5 o’clock");
-        assertTrue(page.locator(".proved").textContent().contains(Said.part("driven.part")));
+        assertThat(page.locator(".results")).containsText("Liner, front, 9.5 o’clock");
+        assertTrue(page.locator(".results").textContent().contains(Said.part("driven.part")));
     }
 }

@@ -75,16 +75,27 @@ class SeenTest {
             }
             """;
 
-    /** A diagonal fraction's digits are three eighths of its size in the face that ships. */
+    /** A diagonal fraction's digits are three eighths of its size in the face that ships; each is drawn by the one renderer. */
     private static final String SMALL = """
-            () => [...document.querySelectorAll('.frac')]
-              .filter((e) => e.checkVisibility() && e.getBoundingClientRect().width > 1)
-              .map((e) => {
-                const drawn = e.ownerSVGElement ? Math.hypot(e.getScreenCTM().a, e.getScreenCTM().b) : 1;
-                return [e, parseFloat(getComputedStyle(e).fontSize) * drawn * 0.375];
-              })
-              .filter(([, px]) => px < 8)
-              .map(([e, px]) => e.textContent + ' in ' + e.parentElement.className + ' ' + px.toFixed(1))
+            () => {
+              const seen = (e) => e.checkVisibility() && e.getBoundingClientRect().width > 2 && !e.closest('.visually-hidden');
+              const at = (e) => e.parentElement.tagName + '.' + (e.parentElement.className.baseVal ?? e.parentElement.className);
+              const small = [...document.querySelectorAll('.frac')].filter(seen)
+                .map((e) => {
+                  const drawn = e.ownerSVGElement ? Math.hypot(e.getScreenCTM().a, e.getScreenCTM().b) : 1;
+                  return [e, parseFloat(getComputedStyle(e).fontSize) * drawn * 0.375];
+                })
+                .filter(([, px]) => px < 8)
+                .map(([e, px]) => e.textContent + ' in ' + at(e) + ' ' + px.toFixed(1));
+              const bare = [];
+              const walk = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+              while (walk.nextNode()) {
+                const e = walk.currentNode.parentElement;
+                if (/\\d⁄\\d/.test(walk.currentNode.data) && !e.closest('.frac, option, .visually-hidden, script') && seen(e))
+                  bare.push('bare ' + walk.currentNode.data.trim().slice(0, 60) + ' in ' + e.tagName + '.' + (e.className.baseVal ?? e.className));
+              }
+              return [...new Set([...small, ...bare])];
+            }
             """;
 
     @ParameterizedTest(name = "dim {0}")

@@ -29,8 +29,8 @@ class UnderTheHandTest extends AtACorner {
         tap(box.x + box.width / 2, box.y + box.height / 2);
     }
 
-    private void tapHour(double hour) {
-        Locator face = page.locator("#clock-face");
+    private void tapHour(Locator face, double hour) {
+        live();
         face.scrollIntoViewIfNeeded();
         BoundingBox box = face.boundingBox();
         double out = Math.min(box.width, box.height) / 2 * 0.72;
@@ -50,7 +50,7 @@ class UnderTheHandTest extends AtACorner {
     void a_gap_is_four_taps_clock_face_mark_and_save() {
         receive(Screen.tablet());
         acts = 0;
-        tapHour(1);
+        tapHour(page.locator("#clock-face"), 1);
         tap(page.locator(".face").nth(1));
         assertThat(page.locator("#place")).hasValue("FENDER_LIP");
         tapMark(7);
@@ -66,7 +66,40 @@ class UnderTheHandTest extends AtACorner {
         assertThat(page.locator(".spot-at.here text")).hasText("1");
     }
 
+    @Test
+    void a_witness_mark_is_three_taps_wheel_face_and_what_it_was_seen_on() {
+        receive(Screen.tablet());
+        page.locator(".chip.set")
+                .filter(new Locator.FilterOptions().setHasText(Said.by("prove.road")))
+                .tap();
+        // The ring is drawn to where it was found on its rod.
+        Locator rod = page.locator(".ringrod[data-field=bumpRF]");
+        drag(rod.locator(".o"), 0, -48);
+        assertThat(page.locator("#bumpRF")).hasValue(Pattern.compile("\\d+( \\d+/\\d+)?"));
+        page.locator("#bumpLF").fill("2");
+        page.locator("#bumpRR").fill("2");
+        page.locator("#bumpLR").fill("2");
+        page.locator("#driving button").tap();
+        Locator wheel = page.locator(".roadwheel[data-corner=RF] .clock");
+        assertThat(wheel).isVisible();
+        page.waitForLoadState();
+        acts = 0;
+        tapHour(wheel, 2.5);
+        assertThat(page.locator("#corner")).hasValue("RF");
+        tap(page.locator(".marks .face").nth(1));
+        tap(page.locator("[name=on][value=CHALK]"));
+        assertThat(page.locator(".results [data-corner=RF]")).containsText("2.5 o’clock");
+        assertThat(wheel.locator(".witness")).hasCount(1);
+        assertEquals(3, acts);
+        // What it was seen on is said: Enter in the hour's field only leads there.
+        live();
+        page.locator("#clock").fill("9");
+        page.locator("#clock").press("Enter");
+        assertThat(page.locator("[name=on]").first()).isFocused();
+    }
+
     private void drag(Locator handle, double right, double down) {
+        live();
         handle.scrollIntoViewIfNeeded();
         BoundingBox box = handle.boundingBox();
         double x = box.x + box.width / 2;
@@ -99,7 +132,8 @@ class UnderTheHandTest extends AtACorner {
         page.locator("#dragged button").click();
         assertThat(page.locator(".locks .usual")).hasCount(1);
         // A tap on a bracket leads to its field.
-        page.locator(".travel [data-field=droop] .name").click();
+        live();
+        page.locator(".travel [data-field=droop] .value").click();
         assertThat(page.locator("#droop")).isFocused();
     }
 
@@ -122,6 +156,7 @@ class UnderTheHandTest extends AtACorner {
     void a_second_finger_moves_nothing_and_without_a_network_the_last_pose_stays() {
         receive(Screen.tablet());
         Page on = page;
+        live();
         page.locator("#cut").scrollIntoViewIfNeeded();
         BoundingBox box = page.locator(".cutsvg").boundingBox();
         double x = box.x + box.width / 2;
