@@ -19,6 +19,7 @@ import abbex.core.verdict.Found;
 import abbex.core.verdict.JobVerdict.Answer;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -76,8 +77,9 @@ public class HandOver {
 
     /**
      * @param answers what was answered at handing over, by the key of what was found; none while it is not handed over
+     * @param at when it leaves: the return is counted from there
      */
-    SheetView view(Job job, JobSheets all, Map<String, Handovers.Given> answers, Reader reader) {
+    SheetView view(Job job, JobSheets all, Map<String, Handovers.Given> answers, Reader reader, Instant at) {
         return SheetView.of(
                 job,
                 all,
@@ -89,7 +91,8 @@ public class HandOver {
                         stances.of(job, null, OptionalDouble.empty(), reader),
                         stances.sideView(job),
                         verdicts.of(job),
-                        answers),
+                        answers,
+                        settled(all) ? "" : reader.date(back(job, at, reader.zone()))),
                 reader,
                 words);
     }
@@ -136,7 +139,7 @@ public class HandOver {
     @Transactional
     int freeze(Person by, Job job, Map<String, Handovers.Given> answers, Instant at) {
         JobSheets all = sheets.of(by.shop(), job.id());
-        SheetView view = view(job, all, answers, Reader.of(by));
+        SheetView view = view(job, all, answers, Reader.of(by), at);
         if (!view.complete()) {
             return 0;
         }
@@ -154,15 +157,23 @@ public class HandOver {
 
     /** Out with a return booked; what was measured settled has nothing more to come back for. */
     private void out(Person by, Job job, JobSheets all, Instant at) {
-        boolean settled = all.newest().filter(s -> s.stage() == Stage.SETTLED).isPresent();
-        if (settled) {
+        if (settled(all)) {
             jobs.move(by.shop(), job.id(), new Job.Where(Job.Place.GONE, ""), job.holder(), null, Optional.empty());
         } else if (job.where().place() == Job.Place.BAY || job.where().place() == Job.Place.WAITING) {
-            LocalDate back = job.dueBack() != null
-                    ? job.dueBack()
-                    : LocalDate.ofInstant(at, by.likes().zone()).plusDays(RETURN_DAYS);
+            LocalDate back = back(job, at, by.likes().zone());
             jobs.move(by.shop(), job.id(), new Job.Where(Job.Place.OUT, ""), job.holder(), back, Optional.empty());
         }
+    }
+
+    private static boolean settled(JobSheets all) {
+        return all.newest().filter(s -> s.stage() == Stage.SETTLED).isPresent();
+    }
+
+    /** The day that was agreed, else two weeks on. */
+    private static LocalDate back(Job job, Instant at, ZoneId zone) {
+        return job.dueBack() != null
+                ? job.dueBack()
+                : LocalDate.ofInstant(at, zone).plusDays(RETURN_DAYS);
     }
 
     /** Hands over with the customer told of all that is still found; nothing is handed over so while there is a stop. */

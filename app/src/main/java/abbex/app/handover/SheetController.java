@@ -82,7 +82,7 @@ class SheetController {
         Reader reader = unit == null || own.unit().symbol().equals(unit) ? own : own.other();
         List<Handovers.Version> versions = handovers.of(me.shop(), id);
         Facts facts = handOver.facts(job, all);
-        SheetView view = handOver.view(job, all, Map.of(), reader);
+        SheetView view = handOver.view(job, all, Map.of(), reader, clock.instant());
         Optional<Handovers.Version> chosen = chosen(versions, version);
         model.addAttribute("head", heads.head(me.shop(), id, "handover", own));
         model.addAttribute("versions", versions);
@@ -141,7 +141,8 @@ class SheetController {
         Optional<Handovers.Version> chosen = chosen(versions, version);
         Reader reader = Reader.of(me);
         String body = chosen.map(Handovers.Version::body)
-                .orElseGet(() -> handOver.body(handOver.view(job, sheets.of(me.shop(), id), Map.of(), reader)));
+                .orElseGet(() ->
+                        handOver.body(handOver.view(job, sheets.of(me.shop(), id), Map.of(), reader, clock.instant())));
         String foot = chosen.map(v -> words.say(
                         "sheet.foot",
                         reader,

@@ -17,21 +17,21 @@ import java.util.stream.Stream;
  *
  * @param first the first line of all
  * @param stations how each station stands
- * @param answered what was still found when the sheet left
+ * @param watch what is to be watched: what was still found, and how somebody answered for it when the sheet left
  */
-public record SheetVerdict(First first, List<Looked> stations, List<Answered> answered) {
+public record SheetVerdict(First first, List<Looked> stations, List<Watch> watch) {
     /** The sheet's first line: the judgement of the whole stay. */
     public record First(String mark, String word, String text) {}
 
     /** How a station stands, in a word: what the customer reads. */
     public record Looked(String station, String mark, String word) {}
 
-    /** Something that was still found when the sheet left, and how somebody answered for it. */
-    public record Answered(String what, String answer) {}
+    /** Something that is still found, and how somebody answered for it; empty while nobody did. */
+    public record Watch(Words.Said said, String answer) {}
 
     static SheetVerdict of(JobVerdict verdict, Map<String, Handovers.Given> answers, Reader reader, Words words) {
         Maker make = new Maker(verdict, answers, reader, words);
-        return new SheetVerdict(make.first(), make.stations(), make.answered());
+        return new SheetVerdict(make.first(), make.stations(), make.watch());
     }
 
     /** A sheet has heights, whatever more could be read of them. */
@@ -89,12 +89,13 @@ public record SheetVerdict(First first, List<Looked> stations, List<Answered> an
                     .toList();
         }
 
-        private List<Answered> answered() {
+        private List<Watch> watch() {
             return verdict.toAnswer().stream()
-                    .flatMap(found -> Optional.ofNullable(answers.get(found.key()))
-                            .map(given -> new Answered(
-                                    words.finding(found.finding(), reader).titleHtml(), answer(given)))
-                            .stream())
+                    .map(found -> new Watch(
+                            words.finding(found.finding(), reader),
+                            Optional.ofNullable(answers.get(found.key()))
+                                    .map(this::answer)
+                                    .orElse("")))
                     .toList();
         }
 

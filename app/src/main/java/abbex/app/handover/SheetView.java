@@ -24,7 +24,6 @@ import abbex.core.heights.HeightSheet;
 import abbex.core.heights.MeasuringPoint;
 import abbex.core.heights.Method;
 import abbex.core.heights.PointMethod;
-import abbex.core.heights.Stage;
 import abbex.core.heights.Way;
 import abbex.core.units.Angle;
 import abbex.core.units.Estimate;
@@ -49,7 +48,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param side the vehicle before and now; null where that is not known
  * @param verdict the judgement of the whole stay
- * @param settles true as long as it was not measured settled
+ * @param back the day of the return; empty once it was measured settled
  * @param complete true when there is something to hand over
  */
 public record SheetView(
@@ -74,7 +73,7 @@ public record SheetView(
         Stances.@Nullable SideView side,
         List<Words.Said> says,
         SheetVerdict verdict,
-        boolean settles,
+        String back,
         boolean complete) {
 
     /**
@@ -82,6 +81,7 @@ public record SheetView(
      * the judgement of all.
      *
      * @param answers what was answered at handing over, by the key of what was found
+     * @param back the day of the return; empty where there is none
      */
     record Parts(
             FitmentPage wheels,
@@ -90,7 +90,8 @@ public record SheetView(
             GroundPage ground,
             Optional<Stances.SideView> side,
             JobVerdict verdict,
-            Map<String, Handovers.Given> answers) {}
+            Map<String, Handovers.Given> answers,
+            String back) {}
 
     /** A sheet's stage, time and state. */
     public record Line(String stage, String when, String state) {}
@@ -146,7 +147,7 @@ public record SheetView(
                                 .toList(),
                         reader),
                 SheetVerdict.of(parts.verdict(), parts.answers(), reader, words),
-                sheets.newest().filter(s -> s.stage() == Stage.SETTLED).isEmpty(),
+                parts.back(),
                 !drops.points().isEmpty()
                         || drops.corners().values().stream()
                                 .anyMatch(c -> !c.byMethod().isEmpty()));
@@ -159,8 +160,8 @@ public record SheetView(
         String promised(Job job) {
             return job.promises().entrySet().stream()
                     .sorted(Comparator.comparingInt(e -> Places.MEASURED.indexOf(e.getKey())))
-                    .map(e ->
-                            words.word(e.getKey(), reader) + " " + e.getValue().text())
+                    .map(e -> words.word(e.getKey(), reader) + " "
+                            + Numerals.html(Numerals.typed(e.getValue().text())))
                     .collect(Collectors.joining(", "));
         }
 

@@ -4,6 +4,7 @@ import abbex.app.people.Person;
 import abbex.core.units.Graduation;
 import abbex.core.units.LengthUnit;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
@@ -12,6 +13,7 @@ import java.util.Locale;
 public record Reader(LengthUnit unit, Graduation shown, ZoneId zone) {
     private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("H:mm", Locale.ENGLISH);
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM, H:mm", Locale.ENGLISH);
+    private static final DateTimeFormatter DATE = DateTimeFormatter.ofPattern("EEE d MMMM", Locale.ENGLISH);
     private static final DateTimeFormatter FULL = DateTimeFormatter.ofPattern("d MMMM yyyy, H:mm", Locale.ENGLISH);
 
     public static Reader of(Person person) {
@@ -38,6 +40,10 @@ public record Reader(LengthUnit unit, Graduation shown, ZoneId zone) {
 
     public String day(Instant at) {
         return DAY.format(at.atZone(zone));
+    }
+
+    public String date(LocalDate day) {
+        return DATE.format(day);
     }
 
     public String full(Instant at) {
