@@ -23,3 +23,4 @@ if (document.getElementById('board')) import('./floor.mjs').then((m) => m.floor(
 if (document.getElementById('walk')) import('./measure.mjs').then((m) => m.walk());
 if (document.getElementById('hand')) import('./cut.mjs').then((m) => m.hand());
 if (document.getElementById('roadwheels')) import('./road.mjs').then((m) => m.road());
+if (document.getElementById('lowform')) import('./ground.mjs').then((m) => m.ground());

@@ -3,10 +3,12 @@ package abbex.app.ground;
 import abbex.app.arrive.Job;
 import abbex.app.arrive.Jobs;
 import abbex.app.arrive.VehicleFacts.Measure;
+import abbex.app.drawing.ProfileDrawing;
 import abbex.app.form.Form;
 import abbex.app.page.Me;
 import abbex.app.page.NotHere;
 import abbex.app.page.Reader;
+import abbex.app.page.TapeFace;
 import abbex.app.page.Words;
 import abbex.app.people.Person;
 import abbex.app.prove.CornerPages;
@@ -74,6 +76,16 @@ class GroundController {
         }
         ModelAndView page = new ModelAndView("ground :: stance");
         page.addObject("view", view);
+        return page;
+    }
+
+    /** A ground as far as its points can be read, while they are typed. */
+    @GetMapping("/jobs/{id}/ground/drawn")
+    ModelAndView drawn(@Me Person me, @PathVariable UUID id, @RequestParam(defaultValue = "") String points) {
+        jobs.find(me.shop(), id).orElseThrow(NotHere::new);
+        List<Profile.Point> read = profile(me, new Form(me, words, Map.of("points", points)));
+        ModelAndView page = new ModelAndView("ground :: drawn");
+        page.addObject("drawn", read.size() < 2 || Profile.folded(read) >= 0 ? null : ProfileDrawing.of(read));
         return page;
     }
 
@@ -195,6 +207,11 @@ class GroundController {
         page.addObject("froms", From.values());
         page.addObject("measured", stances.measured(job));
         page.addObject("inches", !me.likes().unit().metric());
+        page.addObject("tape", TapeFace.of(me.likes().tape(), me.likes().unit()));
+        page.addObject(
+                "wheelbase",
+                job.vehicle().measure(Measure.WHEELBASE).map(Length::mm).orElse(0.0));
+        page.addObject("drawn", null);
         return page;
     }
 }

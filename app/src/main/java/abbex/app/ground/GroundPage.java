@@ -1,7 +1,9 @@
 package abbex.app.ground;
 
+import abbex.app.drawing.ProfileDrawing;
 import abbex.app.drawing.StanceDrawing;
 import abbex.app.page.Words;
+import java.util.Comparator;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -31,8 +33,26 @@ public record GroundPage(
      *
      * @param key by which it is chosen
      * @param own its id when it is the vehicle's own
+     * @param profile in small
      */
-    public record Way(String key, String own, String name, String mark, String word, String air, String where) {}
+    public record Way(
+            String key,
+            String own,
+            String name,
+            String mark,
+            String word,
+            String air,
+            String where,
+            ProfileDrawing profile) {}
+
+    /** The ground that is the worst of all; null while nothing low was measured. */
+    public @Nullable Way worst() {
+        return ways.stream()
+                .min(Comparator.comparingInt(w -> BAD.indexOf(w.mark())))
+                .orElse(null);
+    }
+
+    private static final List<String> BAD = List.of("stop", "look", "open", "clear");
 
     /**
      * The ground that is shown.

@@ -3,6 +3,7 @@ package abbex.app.ground;
 import abbex.app.arrive.Job;
 import abbex.app.arrive.VehicleFacts.Measure;
 import abbex.app.drawing.Outline;
+import abbex.app.drawing.ProfileDrawing;
 import abbex.app.drawing.StanceDrawing;
 import abbex.app.facts.Fact;
 import abbex.app.fitment.Fitments;
@@ -281,7 +282,14 @@ public class Stances {
     private GroundPage.Way way(String key, Going going, Crossing.Least least, Reader reader) {
         Words.Said said = words.finding(least.finding(), reader);
         return new GroundPage.Way(
-                key, going.own(), going.name(), said.mark(), said.title(), length(least.air(), reader), least.name());
+                key,
+                going.own(),
+                going.name(),
+                said.mark(),
+                said.title(),
+                length(least.air(), reader),
+                least.name(),
+                ProfileDrawing.of(going.way().ground().points()));
     }
 
     private GroundPage.Chosen chosen(String key, Going going, Passage.Here here, Reader reader) {

@@ -121,8 +121,8 @@ class TaggedSheetTest {
         }
         List<String> tags = heard.stream().map(Heard::tag).distinct().toList();
         assertTrue(tags.containsAll(List.of("H1", "H2", "P", "Table", "TR", "TH", "TD", "Figure")), tags::toString);
-        assertFalse(heard.stream()
-                .noneMatch(h -> h.tag().equals("Figure") && h.text().equals(Said.by("sheet.sideview"))));
+        assertTrue(heard.stream()
+                .anyMatch(h -> h.tag().equals("Figure") && h.text().equals(Said.by("sheet.sideview"))));
     }
 
     @Test

@@ -106,6 +106,7 @@ record Ask(RequestMethod how, String path, double weight, List<String> typed, Li
             get("/jobs/{id}/prove/road", "x"),
             get("/jobs/{id}/ground", "ground along"),
             get("/jobs/{id}/ground/at", "ground along"),
+            get("/jobs/{id}/ground/drawn", "points"),
             get("/proven", "q"),
             get("/jobs/{id}/hand-over", "x"),
             get("/jobs/{id}/sheet", "version unit"),

@@ -236,6 +236,7 @@ class DoorsTest {
             "/jobs/{id}/prove/road/marks/{mark}/withdraw",
             "/jobs/{id}/ground",
             "/jobs/{id}/ground/at",
+            "/jobs/{id}/ground/drawn",
             "/jobs/{id}/ground/points",
             "/jobs/{id}/ground/own",
             "/jobs/{id}/ground/{item}/withdraw",

@@ -7,6 +7,7 @@ import abbex.app.support.Jobs;
 import abbex.app.support.Said;
 import abbex.app.support.Screen;
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.options.BoundingBox;
 import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
@@ -86,9 +87,12 @@ class RoadAndGroundTest extends AtACorner {
         assertThat(page.locator("#points-bad"))
                 .containsText(Said.by("problem.ground.folds", "line", "3", "read", "30, 9"));
         assertThat(page.locator("#points")).hasValue("0, 0\n40, 6\n30, 9");
+        // What is typed is drawn, a bend a point.
         page.locator("#points").fill("0, 0\n40, 9\n90, 12");
+        assertThat(page.locator("#drawn circle")).hasCount(3);
         page.locator("#own button").click();
-        assertThat(page.locator(".grounds")).containsText("home: " + Said.by("finding.SCRAPES.title"));
+        assertThat(page.locator(".profile[aria-current]")).containsText("home");
+        assertThat(page.locator(".profile[aria-current]")).containsText(Said.by("finding.SCRAPES.title"));
         assertThat(page.locator(".nearest")).containsText("front lip");
         page.locator("#hand-along").focus();
         page.keyboard().press("Home");
@@ -96,6 +100,32 @@ class RoadAndGroundTest extends AtACorner {
         page.locator(".strip a").last().click();
         assertThat(page.locator(".paper")).containsText(Said.part("sheet.ground"));
         assertThat(page.locator(".paper")).containsText(Said.by("finding.SCRAPES.title"));
+    }
+
+    /** A low point is three acts: where it is in the drawing, the mark of the tape, save. */
+    @Test
+    void a_low_point_is_tapped_under_the_vehicle() {
+        receive(Screen.tablet());
+        page.locator(".chip.set")
+                .filter(new Locator.FilterOptions().setHasText(Said.by("prove.ground")))
+                .tap();
+        assertThat(page.locator("#lowform[data-live]")).isVisible();
+        BoundingBox svg = page.locator(".stancesvg").boundingBox();
+        BoundingBox front = page.locator(".stancesvg .tyre").first().boundingBox();
+        BoundingBox rear = page.locator(".stancesvg .tyre").last().boundingBox();
+        double y = svg.y + svg.height - 24;
+        page.touchscreen().tap((front.x + rear.x + rear.width) / 2, y);
+        assertThat(page.locator("#from")).hasValue("BETWEEN");
+        // Half of 2640 mm, by eye to a quarter of an inch.
+        assertThat(page.locator("#away")).hasValue(Pattern.compile("5[12]( \\d/\\d)?"));
+        page.touchscreen().tap(front.x - 12, y);
+        assertThat(page.locator("#from")).hasValue("AHEAD");
+        BoundingBox mark = page.locator("#gaptape [data-mark='8']").first().boundingBox();
+        page.touchscreen().tap(mark.x + mark.width / 2, mark.y + mark.height + 10);
+        assertThat(page.locator("#height")).hasValue("4 1/2");
+        page.locator("#lowform .btn").tap();
+        assertThat(page.locator(".angles")).containsText(Said.by("ground.approach"));
+        assertThat(page.locator(".profile")).hasCount(5);
     }
 
     @Test
