@@ -15,6 +15,7 @@ import abbex.app.store.Ids;
 import abbex.core.units.Length;
 import abbex.core.units.TapeText;
 import abbex.core.vehicle.End;
+import abbex.core.wheels.FitmentText;
 import abbex.core.wheels.Hub;
 import abbex.core.wheels.TyreParse;
 import abbex.core.wheels.TyreSize;
@@ -75,6 +76,7 @@ class FitmentController {
                 .filter(s -> s.id().toString().equals(parameters.get("set")))
                 .findFirst();
         Form form = new Form(me, words, parameters);
+        apart(form);
         String name = form.named("name", 60, "problem.set.name");
         if (known.isEmpty() && all.size() >= MOST_SETS) {
             form.problem("name", "problem.set.many", "most", Integer.toString(MOST_SETS));
@@ -111,6 +113,23 @@ class FitmentController {
         }
         return new ModelAndView(
                 "redirect:/jobs/" + id + "/fitment" + (use == Use.PLANNED || use == Use.OTHER ? "?set=" + saved : ""));
+    }
+
+    /** Tyre and wheel that were typed in one line go where they belong, as long as nothing else was typed there. */
+    private static void apart(Form form) {
+        for (End end : End.values()) {
+            String wheel = Item.WHEEL.of(end);
+            FitmentText.of(form.text(Item.TYRE.of(end)))
+                    .filter(both -> form.text(wheel).isEmpty())
+                    .ifPresent(both -> {
+                        form.keep(Item.TYRE.of(end), both.tyre());
+                        form.keep(wheel, both.wheel());
+                        if (!both.spacer().isEmpty()
+                                && form.text(Item.SPACER.of(end)).isEmpty()) {
+                            form.keep(Item.SPACER.of(end), both.spacer());
+                        }
+                    });
+        }
     }
 
     /** A length as it is kept; a bare one gets the person's unit, so that it reads alike to everybody. */
@@ -159,8 +178,17 @@ class FitmentController {
                         "use", edited == null ? next(all).name() : edited.use().name()));
         page.addObject("first", WheelSet.FIRST);
         page.addObject("held", List.of(Item.BORE, Item.SPIGOT, Item.THREAD, Item.TURNS));
+        page.addObject("start", start(all));
         page.addObject("text", texts(job, all, edited, form));
         return page;
+    }
+
+    /** Where building by thumb begins: at what is fitted, else at a common size. */
+    private static Map<String, String> start(List<WheelSet> all) {
+        Optional<WheelSet> now = WheelSets.first(all, Use.NOW);
+        String tyre = now.map(s -> s.text(Item.TYRE, End.FRONT)).orElse("");
+        String wheel = now.map(s -> s.text(Item.WHEEL, End.FRONT)).orElse("");
+        return Map.of("tyre", tyre.isEmpty() ? "205/55R16" : tyre, "wheel", wheel.isEmpty() ? "6.5Jx16 ET45" : wheel);
     }
 
     /** What a vehicle has no set of yet: first what stands on it, then what is planned. */

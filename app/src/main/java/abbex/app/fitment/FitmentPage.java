@@ -1,5 +1,6 @@
 package abbex.app.fitment;
 
+import abbex.app.drawing.EdgeDrawing;
 import abbex.app.drawing.SectionDrawing;
 import abbex.app.page.Numerals;
 import abbex.app.page.Reader;
@@ -35,6 +36,7 @@ public record FitmentPage(String compared, List<EndView> ends, List<Words.Said> 
      * @param was its section; null when it is not known
      * @param is the planned one's
      * @param box the part of the drawing that is shown
+     * @param edges what moves where; null where one of both is not known
      */
     public record EndView(
             String name,
@@ -43,10 +45,34 @@ public record FitmentPage(String compared, List<EndView> ends, List<Words.Said> 
             @Nullable SectionDrawing was,
             @Nullable SectionDrawing is,
             String box,
-            List<Line> lines) {}
+            @Nullable EdgeDrawing edges,
+            List<Line> lines) {
+        /** The same wheels as at another end, then and now. */
+        boolean alike(EndView other) {
+            return now.equals(other.now) && planned.equals(other.planned);
+        }
 
-    /** A figure with how it came about. */
-    public record Line(String name, String value, List<String> how) {}
+        EndView called(String both) {
+            return new EndView(both, now, planned, was, is, box, edges, lines);
+        }
+    }
+
+    /**
+     * A figure with how it came about.
+     *
+     * @param other the same in the other unit; empty where there is none
+     */
+    public record Line(String name, String value, String other, List<String> how) {
+        /** For the text of a drawing. */
+        public String drawn() {
+            return Numerals.inDrawing(value);
+        }
+
+        /** The same of the other unit. */
+        public String drawnOther() {
+            return Numerals.inDrawing(other);
+        }
+    }
 
     /** Compares what stands on the vehicle with a planned set; either may be missing. */
     static FitmentPage of(
@@ -67,8 +93,14 @@ public record FitmentPage(String compared, List<EndView> ends, List<Words.Said> 
                         was.map(SectionDrawing::of).orElse(null),
                         is.map(SectionDrawing::of).orElse(null),
                         box(Stream.of(was, is).flatMap(Optional::stream).toList()),
+                        was.isPresent() && is.isPresent() ? EdgeDrawing.of(was.get(), is.get()) : null,
                         change.map(make::lines).or(() -> tyres.map(make::lines)).orElse(List.of())));
             }
+        }
+        if (ends.size() == 2 && ends.get(0).alike(ends.get(1))) {
+            EndView both = ends.get(0).called(words.say("fitment.both"));
+            ends.clear();
+            ends.add(both);
         }
         String compared = now.isPresent() && planned.isPresent()
                 ? planned.get().name() + " " + words.say("fitment.against") + " "
@@ -170,17 +202,22 @@ public record FitmentPage(String compared, List<EndView> ends, List<Words.Said> 
         }
 
         private Line speedometer(Figure<Double> percent) {
-            return new Line(words.say("fitment.speedometer"), percent(percent.value()), how(percent));
+            return new Line(words.say("fitment.speedometer"), percent(percent.value()), "", how(percent));
         }
 
         private Line edge(String key, Figure<Length> figure, String positive, String negative) {
             Length value = figure.value();
             String direction =
                     value.sign() == 0 ? "" : " " + words.say("fitment." + (value.sign() > 0 ? positive : negative));
-            // Offsets are millimetres everywhere; who measures in inches has those beside them.
+            // Offsets are millimetres everywhere: who measures in inches has those behind the inches.
             String size = TapeText.result(value.abs(), Graduation.MILLIMETRE).text() + "\u00a0mm";
-            String inches = reader.unit().metric() ? "" : " (" + Numerals.text(value.abs(), reader) + ")";
-            return new Line(words.say(key), Numerals.html(size + direction + inches), how(figure));
+            return reader.unit().metric()
+                    ? new Line(words.say(key), size + direction, "", how(figure))
+                    : new Line(
+                            words.say(key),
+                            Numerals.html(Numerals.text(value.abs(), reader) + direction),
+                            size,
+                            how(figure));
         }
 
         private String percent(double percent) {

@@ -65,7 +65,12 @@ public final class Numerals {
 
     /** The same for the text of a drawing. */
     public static String drawn(String text) {
-        return html(text).replace("span", "tspan");
+        return inDrawing(html(text));
+    }
+
+    /** Text that is safe for a page, for a drawing of it. */
+    public static String inDrawing(String html) {
+        return html.replace("span", "tspan");
     }
 
     /** A drop: ↓ or ↑ with an unsigned length. */

@@ -61,7 +61,7 @@ class FitmentTest {
         keep(Said.by("fitment.name.now"), "NOW", "205/55R16 91V", "");
         keep("larger", "PLANNED", "225/45R17 87V", "");
         assertThat(fact(Said.part("fitment.speedometer"))).containsText("0.38 %");
-        assertThat(fact(Said.part("fitment.radius"))).containsText("1.2 mm");
+        assertThat(fact(Said.part("fitment.radius"))).containsText("larger 1.2 mm");
         assertThat(page.locator(".fitted").first()).containsText("225/45R17 87V");
         assertThat(page.locator("#says")).containsText(Said.by("finding.LOAD_BELOW.title", "place", "Front"));
         assertThat(page.locator("#says")).containsText(Said.by("finding.WHEEL_UNKNOWN.title", "place", "Front"));
@@ -73,21 +73,50 @@ class FitmentTest {
     @Test
     void what_is_planned_against_what_stands_there_and_into_the_sheet() {
         keep(Said.by("fitment.name.now"), "NOW", "225/45R17 91W", "8Jx17 ET45");
-        assertThat(page.locator(".fitted")).hasCount(2);
+        // Both ends are alike and drawn once.
+        assertThat(page.locator(".fitted")).hasCount(1);
         keep("wide", "PLANNED", "225/45R17 87V", "9.5x17 ET35");
-        assertThat(page.locator(".planned path")).hasCount(4);
-        assertThat(fact(Said.part("fitment.outer.edge"))).containsText("mm outward (1 5⁄32″)");
-        assertThat(fact(Said.part("fitment.inner.edge"))).containsText("mm inward (11⁄32″)");
+        assertThat(page.locator(".section .planned path")).hasCount(2);
+        // On the drawing each stands at the edge it speaks of, the outer one largest.
+        assertThat(page.locator(".move.first")).containsText("1 5⁄32″ outward");
+        assertThat(page.locator(".move")).hasCount(5);
+        assertThat(fact(Said.part("fitment.outer.edge"))).containsText("1 5⁄32″ outward 29");
+        assertThat(fact(Said.part("fitment.inner.edge"))).containsText("11⁄32″ inward 9");
         assertThat(page.locator("#says")).containsText(Said.by("finding.LOAD_BELOW.title", "place", "Front"));
         assertThat(page.locator("#says")).containsText(Said.by("finding.SPEED_BELOW.title", "place", "Rear"));
         assertThat(page.locator("#says"))
                 .containsText(Said.part("finding.RIM_WIDE.title").substring(4));
+        page.locator(".facts > summary").click();
         fact(Said.part("fitment.outer.edge")).locator("summary").click();
         assertThat(fact(Said.part("fitment.outer.edge"))).containsText(Said.part("reason.OUTER_EDGE"));
         page.locator(".strip a").last().click();
         assertThat(page.locator(".paper")).containsText(Said.part("sheet.wheels"));
         assertThat(page.locator(".paper")).containsText("8Jx17 ET45");
         assertThat(page.locator(".paper")).containsText(Said.part("finding.LOAD_BELOW.title"));
+    }
+
+    /** Typed in one line it goes where it belongs; by thumb each press steps one number, the rim in both texts. */
+    @Test
+    void tyre_and_wheel_in_one_line_or_by_thumb() {
+        keep(Said.by("fitment.name.now"), "NOW", "225/45R17 91W, 7.5Jx17 ET45 +5 mm", "");
+        assertThat(page.locator(".fitted")).containsText("225/45R17 91W, 7.5Jx17 ET45 +5 mm");
+        page.locator("#sets summary").first().click();
+        page.locator("#name").fill("by thumb");
+        page.locator("#use").selectOption("PLANNED");
+        Locator front = page.locator(".thumbs").first();
+        assertThat(front).isVisible();
+        Locator rim = front.locator("[data-part=rim] [data-by='1']");
+        rim.click();
+        assertThat(page.locator("#TYRE_FRONT")).hasValue("225/45R17 91W");
+        rim.click();
+        front.locator("[data-part=aspect] [data-by='-1']").click();
+        front.locator("[data-part=rimwidth] [data-by='1']").click();
+        front.locator("[data-part=offset] [data-by='-1']").click();
+        assertThat(page.locator("#TYRE_FRONT")).hasValue("225/40R18 91W");
+        assertThat(page.locator("#WHEEL_FRONT")).hasValue("8Jx18 ET44");
+        assertThat(front.locator("[data-part=rimwidth] output")).hasText("8J");
+        page.locator("#WHEEL_FRONT").press("Enter");
+        assertThat(page.locator(".fitted")).containsText("225/40R18 91W, 8Jx18 ET44");
     }
 
     @Test
