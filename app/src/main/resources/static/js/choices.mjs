@@ -9,10 +9,10 @@ function take(offer) {
   field.focus();
 }
 
-/** What is blank takes what the sheet before says; it counts once it is saved. */
-function sameAsBefore(form) {
+/** What is blank in a group of fields takes what the sheet before says; it counts once it is saved. */
+function sameAsBefore(form, group) {
   for (const field of form.querySelectorAll('[data-before]')) {
-    if (field.value !== '') continue;
+    if (field.value !== '' || !field.name.startsWith(group)) continue;
     field.value = field.dataset.before;
     field.dispatchEvent(new Event('input', { bubbles: true }));
   }
@@ -43,7 +43,13 @@ export function choices() {
       return;
     }
     const same = e.target.closest('[data-same]');
-    if (same) sameAsBefore(same.form);
+    if (same) sameAsBefore(same.form, same.dataset.same);
+    const fill = e.target.closest('[data-fill]');
+    if (fill) {
+      const field = document.getElementById(fill.dataset.for);
+      field.value = fill.dataset.fill;
+      field.dispatchEvent(new Event('input', { bubbles: true }));
+    }
     const offer = e.target.closest('.offer');
     if (offer) take(offer);
   });

@@ -222,7 +222,12 @@ export function walk() {
     inputs().find(open) ||
     null;
   if (first && !firstWrong() && !document.activeElement?.matches('input, select, textarea')) first.focus();
-  tape({ area, take, undo });
+  /** The way to the next round once this one is read; nothing before. */
+  const next = () => {
+    const way = document.getElementById('chip-' + document.getElementById('chips').dataset.next);
+    return way && !way.getAttribute('aria-current') && !inputs().some(open) ? way : null;
+  };
+  tape({ area, take, undo, next });
 }
 
 /** The field shows the typed text instead of the reading that stands, until it is taken. */

@@ -4,7 +4,7 @@ import { inch } from './inch.mjs';
 import { act } from './keys.mjs';
 import { say as words } from './say.mjs';
 
-export function tape({ area, take, undo }) {
+export function tape({ area, take, undo, next }) {
   const panel = document.getElementById('tape');
   const title = panel.querySelector('.tape-title');
   const last = panel.querySelector('.tape-last');
@@ -49,7 +49,8 @@ export function tape({ area, take, undo }) {
 
   panel.addEventListener('click', (e) => {
     if (e.target.closest('[data-take]')) {
-      if (field()?.value.trim()) take(field());
+      if (onward()) next().click();
+      else if (field()?.value.trim()) take(field());
       else say(words('script.tape.tap'));
     }
     if (e.target.closest('[data-undo]')) {
@@ -59,6 +60,14 @@ export function tape({ area, take, undo }) {
     if (e.target.closest('[data-aloud]')) readAloud(!panel.classList.contains('aloud'));
   });
 
+  /** Nothing is left to take here: the same button leads to the next round. */
+  const onward = () => next() && !field()?.classList.contains('dirty');
+  const button = panel.querySelector('[data-take]');
+  const takes = button.textContent;
+  function label() {
+    button.textContent = onward() ? words('script.tape.next', { round: next().textContent.trim() }) : takes;
+  }
+
   // ---- which field
   area.addEventListener('focusin', (e) => {
     const whole = field()?.value.match(/^-?\d+/)?.[0];
@@ -67,11 +76,16 @@ export function tape({ area, take, undo }) {
   });
   area.addEventListener('input', (e) => {
     if (e.detail !== 'tape' && e.target.matches('.reading')) face.follow(e.target.value);
+    label();
   });
   document.body.addEventListener('htmx:oobAfterSwap', () => {
     keyboard();
+    label();
     if (!panel.hidden && field() && field().value === '') face.show('');
   });
+
+  // What the answer brought is in its place only after the last of its parts.
+  for (const done of ['htmx:afterSettle', 'htmx:afterRequest']) document.body.addEventListener(done, label);
 
   /** The field with the focus, else the one that had it, else the first that is empty. */
   const inWork = () =>
@@ -118,6 +132,7 @@ export function tape({ area, take, undo }) {
   act('t', () => toggle.click());
   act('r', () => aloud.click());
   toggle.hidden = aloud.hidden = false;
+  label();
   key = inWork().closest('.spot').dataset.key;
   open(drafts.get('tape') ?? matchMedia('(pointer: coarse)').matches, false);
 }

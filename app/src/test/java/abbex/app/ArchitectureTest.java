@@ -45,7 +45,7 @@ class ArchitectureTest {
             entry("drawing"),
             entry("account", "form", "page", "people"),
             entry("arrive", "drawing", "form", "page", "people", "store"),
-            entry("rules", "form", "page", "people", "store"),
+            entry("rules", "drawing", "form", "page", "people", "store"),
             entry("measure", "form", "arrive", "drawing", "facts", "page", "people", "rules", "store"),
             entry("fitment", "form", "arrive", "drawing", "facts", "page", "people", "store"),
             entry("prove", "form", "arrive", "drawing", "facts", "fitment", "measure", "page", "people", "store"),

@@ -36,6 +36,24 @@ class NeededGapsController {
     /** A place with what is set and what is usual. */
     public record Row(String place, String name, String set, String usual) {}
 
+    /** Where in the drawn arch each place is: the hub at nought, outboard to the right. */
+    private static final Map<String, String> SPOTS = Map.ofEntries(
+            Map.entry("FENDER_LIP", "150 -300"),
+            Map.entry("LINER_FRONT", "-60 -352"),
+            Map.entry("LINER_REAR", "60 -352"),
+            Map.entry("INNER_ARCH", "0 -400"),
+            Map.entry("FRAME", "-160 -330"),
+            Map.entry("STRUT", "-160 -190"),
+            Map.entry("SPRING_PERCH", "-160 -264"),
+            Map.entry("TIE_ROD", "-110 -150"),
+            Map.entry("CONTROL_ARM", "-110 -76"),
+            Map.entry("SWAY_LINK", "-160 -128"),
+            Map.entry("HOSE", "-64 -176"),
+            Map.entry("BRAKE_CABLE", "-20 -176"),
+            Map.entry("SWINGARM", "-160 -50"),
+            Map.entry("HUGGER", "130 -400"),
+            Map.entry("CALLIPER", "44 -120"));
+
     @GetMapping("/gaps")
     ModelAndView gaps(@Me Person me, @RequestParam Map<String, String> parameters) {
         return page(me, Form.blank(me, words), parameters.containsKey("kept"));
@@ -74,6 +92,7 @@ class NeededGapsController {
                 .toList();
         ModelAndView page = form.on(new ModelAndView("gaps"));
         page.addObject("rows", rows);
+        page.addObject("spots", SPOTS);
         page.addObject("edition", gaps.edition(me.shop()));
         page.addObject("kept", kept);
         page.addObject("leads", me.role() == Role.LEAD);

@@ -1,5 +1,6 @@
 package abbex.app.rules;
 
+import abbex.app.drawing.LimitIcon;
 import abbex.app.form.Form;
 import abbex.app.page.Me;
 import abbex.app.page.Reader;
@@ -47,7 +48,7 @@ class RulesController {
     }
 
     /** A limit to set: what is typed, what it is unless somebody sets it. */
-    public record LimitLine(String name, String title, String text, String usual) {}
+    public record LimitLine(String name, String title, String text, String usual, LimitIcon icon) {}
 
     /** How well a method's points are found: the default, what the shop's own repeats say, what is reckoned with. */
     public record ReadLine(
@@ -216,7 +217,8 @@ class RulesController {
                 limit.name(),
                 words.say("limit." + limit),
                 form.text(limit.name(), own.typed().getOrDefault(limit, "")),
-                usual(limit.usual()));
+                usual(limit.usual()),
+                LimitIcon.of(limit.name()));
     }
 
     /** On an inch's marks, else in millimetres: rounding it to a tape would say another limit. */

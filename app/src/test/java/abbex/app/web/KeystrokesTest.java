@@ -112,6 +112,10 @@ class KeystrokesTest {
             }
             double keys = counted(page, "keys");
             double seconds = READINGS * MIND + 3 * MIND + keys * KEY;
+            stateByKeys(page);
+            double all = counted(page, "keys") + counted(page, "taps");
+            report("keyboard, with both states", all * KEY, all, 0);
+            assertTrue(all <= 165, all + " keys for the readings and both states");
             report("keyboard", seconds, keys, 0);
             assertTrue(keys / READINGS < 9, keys / READINGS + " keys a reading");
             assertTrue(seconds <= paper() / 2, seconds + " s against " + paper());
@@ -127,7 +131,13 @@ class KeystrokesTest {
             for (int sheet = 0; sheet < 2; sheet++) {
                 for (int method = 0; method < 2; method++) {
                     if (method == 1) {
-                        page.locator("#chip-GF").tap();
+                        // The round is read: what took the last reading leads on, to what was read before.
+                        if (sheet == 0) {
+                            page.locator("#chip-GF").tap();
+                        } else {
+                            assertThat(page.locator("[data-take]")).containsText("ground to lip");
+                            page.locator("[data-take]").tap();
+                        }
                         assertThat(page.locator("#walk")).hasAttribute("data-method", "GF");
                     }
                     for (String text : (sheet == 0 ? BEFORE : AFTER)[method]) {
@@ -144,10 +154,54 @@ class KeystrokesTest {
             }
             double taps = counted(page, "taps");
             double seconds = READINGS * MIND + 4 * MIND + taps * TAP;
+            stateByThumb(page);
+            double all = counted(page, "keys") + counted(page, "taps");
+            report("thumb, with both states", all * TAP, 0, all);
+            assertTrue(all <= 90, all + " taps for the readings and both states");
             report("thumb", seconds, 0, taps);
             assertTrue(taps / READINGS < 4, taps / READINGS + " taps a reading");
             assertTrue(seconds <= paper() / 2, seconds + " s against " + paper());
         }
+    }
+
+    private static Locator sheet(Page page, int i) {
+        return page.locator("#stages a").nth(i);
+    }
+
+    /** The state before is typed, pressures one after the other; the one after is the same. */
+    private static void stateByKeys(Page page) {
+        sheet(page, 0).click();
+        page.locator("#state summary").click();
+        page.locator("#PRESSURE_LF").focus();
+        for (String psi : new String[] {"36", "36", "38", "38"}) {
+            page.keyboard().type(psi);
+            page.keyboard().press("Tab");
+        }
+        page.locator(".fill[data-for=LOAD]").first().click();
+        page.locator("#LOAD").press("Enter");
+        assertThat(page.locator("#state summary")).containsText("36");
+        sheet(page, 1).click();
+        page.locator("#state summary").click();
+        page.locator("[data-same='']").click();
+        page.locator("#LOAD").press("Enter");
+        assertThat(page.locator("#state summary")).containsText("36");
+    }
+
+    private static void stateByThumb(Page page) {
+        sheet(page, 0).tap();
+        page.locator("#state summary").tap();
+        for (String wheel : new String[] {"LF", "RF", "RR", "LR"}) {
+            page.locator("#PRESSURE_" + wheel).tap();
+            page.keyboard().type("36");
+        }
+        page.locator(".fill[data-for=LOAD]").first().tap();
+        page.locator("#stateform .btn-primary").tap();
+        assertThat(page.locator("#state summary")).containsText("36");
+        sheet(page, 1).tap();
+        page.locator("#state summary").tap();
+        page.locator("[data-same='']").tap();
+        page.locator("#stateform .btn-primary").tap();
+        assertThat(page.locator("#state summary")).containsText("36");
     }
 
     /** Whole inches by the nudges, the mark by a tap, and it is taken. */

@@ -152,7 +152,7 @@ class OddJobsTest {
             }
             assertThat(page.locator("#says")).containsText(Said.by("finding.SETTLED_BY.title", "place", "Front"));
             assertThat(state(page, "LOAD")).hasValue("");
-            page.locator("[data-same]").click();
+            page.locator("[data-same='']").click();
             assertThat(page.locator("#LOAD")).hasValue("empty");
             page.locator("#ODOMETER").fill("31,420 km");
             page.locator("#ODOMETER").press("Enter");
