@@ -161,7 +161,8 @@ export function inch(panel, { wrote, before = () => NaN, enter = () => {}, say =
     let per = marks;
     while ((width - 2 * pad) / per < ROOM && per > 2 && per % 2 === 0) per /= 2;
     const gap = (width - 2 * pad) / per;
-    const height = 132;
+    // Lower where the window is: what is measured stays in sight above it.
+    const height = matchMedia('(max-height: 900px)').matches ? 108 : 132;
     inch.replaceChildren();
     rows = [];
     for (let from = 0; from < marks; from += per) {

@@ -173,6 +173,8 @@ export function walk() {
     }
     if (status === 200) {
       const now = inputAt({ corner: form.elements.corner.value, method: form.elements.method.value });
+      // The button of an undo goes with its arch: the work goes on in the field that is open again.
+      if (form.matches('.undo') && !document.activeElement?.closest('.arch')) now?.focus();
       if (
         form.matches('.undo') ||
         now.value === e.detail.requestConfig.parameters.raw ||

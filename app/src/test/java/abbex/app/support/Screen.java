@@ -90,6 +90,12 @@ public final class Screen implements AutoCloseable {
                 .setIsMobile(true));
     }
 
+    /** A window of 1280 by 800 at 200 %. */
+    public static Screen enlarged() {
+        return new Screen(
+                new Browser.NewContextOptions().setViewportSize(640, 400).setDeviceScaleFactor(2));
+    }
+
     public static Screen of(int width, int height, boolean dim) {
         return new Screen(width, height, dim ? ColorScheme.DARK : ColorScheme.LIGHT);
     }

@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import abbex.app.support.Jobs;
 import abbex.app.support.Said;
 import abbex.app.support.Screen;
 import abbex.app.support.Shop;
@@ -17,6 +18,8 @@ import java.util.List;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** The enlarged tape by real touches, and the large read-back. */
 @ExtendWith(Shop.class)
@@ -279,5 +282,31 @@ class TapeTest {
         take();
         assertThat(page.locator("#arch-LF.taken")).isVisible();
         assertThat(page.locator("#in-LF")).hasValue("-3/8-");
+    }
+
+    /** What it fills is never under it: the field, the arch down to the floor line, and the drop, at desk and tablet. */
+    @ParameterizedTest(name = "{0} x {1}")
+    @CsvSource({"1280,800", "800,1280"})
+    void covers_nothing_of_what_it_fills(int width, int height) {
+        screen = Screen.of(width, height, false).signIn("orla");
+        page = screen.page;
+        screen.open("/jobs/" + Jobs.id("KT 4-207") + "/measure");
+        if (!page.locator("#tape").isVisible()) {
+            page.locator("#tape-toggle").click();
+        }
+        assertThat(page.locator("#tape")).isVisible();
+        for (String corner : List.of("LF", "RF", "RR", "LR")) {
+            page.locator("#in-" + corner).focus();
+            assertThat(page.locator("#tape .tape-title")).not().isEmpty();
+            page.waitForTimeout(100);
+            double tape = page.locator("#tape").boundingBox().y;
+            for (String part : List.of(".reading", ".elevation", ".under")) {
+                BoundingBox box =
+                        page.locator("#arch-" + corner + " " + part).first().boundingBox();
+                assertTrue(
+                        box.y + box.height <= tape + 1 && box.y >= 0,
+                        corner + part + " ends at " + (box.y + box.height) + ", the tape begins at " + tape);
+            }
+        }
     }
 }
