@@ -271,6 +271,18 @@ public class CornerPages {
         return Stream.of(all).filter(e -> e.name().equals(text)).findFirst().orElse(all[0]);
     }
 
+    /** The corner that a form names; a wheel that the vehicle has not is no other wheel: the form is told. */
+    static WheelPlace named(Job job, Form form, String field) {
+        WheelPlace corner = corner(job, form.text("corner"));
+        boolean has = WheelPlace.named(form.text("corner"))
+                .filter(asked -> asked == corner || corner instanceof End && asked.end() == corner)
+                .isPresent();
+        if (!has && !form.text("corner").isEmpty()) {
+            form.problem(field, "problem.corner", "read", form.text("corner"));
+        }
+        return corner;
+    }
+
     static WheelPlace corner(Job job, @Nullable String text) {
         List<? extends WheelPlace> places = job.vehicle().kind().wheelPlaces();
         // A corner of a single track is its end: so its addresses were written once.

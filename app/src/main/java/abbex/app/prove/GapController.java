@@ -56,8 +56,8 @@ class GapController {
     @PostMapping("/jobs/{id}/prove/probes")
     ModelAndView probe(@Me Person me, @PathVariable UUID id, @RequestParam Map<String, String> parameters) {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
-        WheelPlace corner = CornerPages.corner(job, parameters.get("corner"));
         Form form = new Form(me, words, parameters);
+        WheelPlace corner = CornerPages.named(job, form, "gap");
         Optional<Fitment> now = mounted.on(job, corner.end());
         if (now.isEmpty()) {
             form.problem("gap", "problem.probe.wheel");

@@ -81,7 +81,7 @@ class RoadController {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
         Drive drive = roads.newest(job).orElseThrow(NotHere::new);
         Form form = new Form(me, words, parameters);
-        WheelPlace corner = CornerPages.corner(job, parameters.get("corner"));
+        WheelPlace corner = CornerPages.named(job, form, "corner");
         ProbePlace place = form.choice("place", ProbePlace.values(), ProbePlace.values()[0]);
         TyreBody.Face face = form.choice("face", TyreBody.Face.values(), TyreBody.Face.values()[0]);
         Optional<Double> clock = GapController.clock(form);

@@ -2,6 +2,7 @@ package abbex.app.web;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import abbex.app.page.Words;
 import abbex.app.support.Jobs;
@@ -11,6 +12,7 @@ import abbex.app.support.Shop;
 import abbex.app.support.Visitor;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import java.net.http.HttpResponse;
 import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
@@ -165,5 +167,40 @@ class OddJobsTest {
             screen.open("/");
             assertThat(page.locator(".gone")).containsText("OJ " + job.substring(0, 8));
         }
+    }
+
+    /** A gap or a mark on a wheel that the vehicle has not is taken for no other wheel's. */
+    @Test
+    void a_wheel_that_the_vehicle_has_not_is_asked_about() {
+        Visitor orla = Visitor.signedIn("orla");
+        String job = Jobs.id("LE 3-275");
+        HttpResponse<String> gap = orla.post(
+                "/jobs/" + job + "/prove/probes",
+                "corner",
+                "LM",
+                "clock",
+                "12",
+                "face",
+                "TREAD",
+                "place",
+                "INNER_ARCH",
+                "gap",
+                "3/4");
+        assertEquals(422, gap.statusCode());
+        assertTrue(gap.body().contains(Said.part("problem.corner")), gap.body());
+        HttpResponse<String> mark = orla.post(
+                "/jobs/" + job + "/prove/road/marks",
+                "corner",
+                "FRONT",
+                "clock",
+                "12",
+                "face",
+                "TREAD",
+                "place",
+                "INNER_ARCH",
+                "on",
+                "CLAY");
+        assertEquals(422, mark.statusCode());
+        assertTrue(mark.body().contains(Said.part("problem.corner")), mark.body());
     }
 }
