@@ -79,6 +79,11 @@ public class Reads {
         return once(question, () -> keep(Optional.of(stampOf(shop)), question, read));
     }
 
+    /** Once while no stay and no vehicle of a shop is written of. */
+    public <T> T ofFinds(UUID shop, List<?> question, Supplier<T> read) {
+        return once(question, () -> keep(Optional.of(stamps.ofFinds(shop)), question, read));
+    }
+
     /** Grows with whatever is written of the vehicle of a stay; 0 for a stay that the shop does not have. */
     public long stamp(UUID shop, UUID job) {
         return stampOfJob(shop, job).map(Stamp::vehicle).orElse(0L);

@@ -65,6 +65,15 @@ class Stamps {
                 .single();
     }
 
+    /** Of where a shop's stays can be found by: grows with whatever is written of a stay or a vehicle. */
+    long ofFinds(UUID shop) {
+        return jdbc.sql("select n from stamp where of_id = :shop and what = 'finds'")
+                .param("shop", shop.toString())
+                .query(Long.class)
+                .optional()
+                .orElse(0L);
+    }
+
     private static Optional<Stamp> stamp(JdbcClient.StatementSpec statement) {
         return statement
                 .query((row, n) -> new Stamp(
