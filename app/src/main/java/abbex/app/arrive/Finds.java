@@ -50,9 +50,15 @@ public class Finds {
      * @param text the rest, without case and marks
      */
     private record Entry(Found found, String key, String text) {
-        boolean has(String word) {
-            String asked = VehicleFacts.plateKey(word);
-            return text.contains(folded(word)) || !asked.isEmpty() && key.contains(asked);
+        boolean has(Asked word) {
+            return text.contains(word.text()) || !word.key().isEmpty() && key.contains(word.key());
+        }
+    }
+
+    /** A word that is looked for, as a text and as a part of a plate. */
+    private record Asked(String text, String key) {
+        static Asked of(String word) {
+            return new Asked(folded(word), VehicleFacts.plateKey(word));
         }
     }
 
@@ -62,9 +68,10 @@ public class Finds {
      * @param text taken literally; without a letter or digit nothing is found
      */
     public List<Found> of(UUID shop, String text) {
-        List<String> words = Stream.of(text.strip().split("\\s+"))
+        List<Asked> words = Stream.of(text.strip().split("\\s+"))
                 .filter(w -> !w.isEmpty())
                 .limit(WORDS)
+                .map(Asked::of)
                 .toList();
         if (words.isEmpty()) {
             return List.of();
