@@ -17,10 +17,15 @@ function thumbs(panel, form) {
   const wheel = form.elements['WHEEL_' + panel.dataset.end];
   const front = [form.elements.TYRE_FRONT.value, form.elements.WHEEL_FRONT.value];
   const now = () => read(tyre.value.trim(), wheel.value.trim());
+  const start = () =>
+    read(...front) || read(panel.dataset.tyre, panel.dataset.wheel) || read('205/55R16', '6.5Jx16 ET45');
   const show = () => {
-    const at = now();
-    const said = at && { ...at, rim: 'R' + at.rim, rimwidth: at.rimwidth + 'J', offset: 'ET' + at.offset };
-    for (const step of panel.children) step.querySelector('output').textContent = said ? said[step.dataset.part] : '–';
+    const at = now() || start();
+    const said = { ...at, rim: 'R' + at.rim, rimwidth: at.rimwidth + 'J', offset: 'ET' + at.offset };
+    for (const step of panel.children) {
+      step.querySelector('output').textContent = said[step.dataset.part];
+      step.classList.toggle('begins', !now());
+    }
   };
   panel.addEventListener('click', (e) => {
     const by = Number(e.target.closest('[data-by]')?.dataset.by);
@@ -31,7 +36,7 @@ function thumbs(panel, form) {
       at[part] = Math.min(Math.max(at[part] + by * STEP[part], LEAST[part]), MOST[part]);
     } else {
       // The first press takes what stands in front, or what is fitted; the next one steps.
-      at = read(...front) || read(panel.dataset.tyre, panel.dataset.wheel) || read('205/55R16', '6.5Jx16 ET45');
+      at = start();
     }
     tyre.value = at.t[1] + at.width + '/' + at.aspect + at.t[4] + at.rim + at.t[6];
     wheel.value = at.rimwidth + at.w[2] + at.rim + at.w[4] + at.offset + at.w[6];

@@ -97,8 +97,23 @@ public class JobVerdicts implements JobMarks {
                         words.finding(worst.finding(), reader).word(),
                         words.finding(worst.finding(), reader).title(),
                         page(worst.station()),
-                        stations))
-                .orElse(JobMark.NONE);
+                        stations,
+                        filled(job, verdict)))
+                .orElseGet(() -> new JobMark("", "", "", "", Map.of(), filled(job, verdict)));
+    }
+
+    /** Wheels and clearance are done where nothing of them is open; the stay, once the vehicle has left. */
+    private static Map<String, String> filled(Job job, JobVerdict verdict) {
+        Map<String, String> filled = new TreeMap<>();
+        for (Station station : List.of(Station.WHEELS, Station.CLEARANCE)) {
+            verdict.worst(station)
+                    .ifPresent(found ->
+                            filled.put(strip(station), verdict.open().containsKey(station) ? "begun" : "done"));
+        }
+        if (job.where().place() == Job.Place.OUT || job.where().place() == Job.Place.GONE) {
+            filled.put("handover", "done");
+        }
+        return filled;
     }
 
     /** The page where a station's findings are seen to. */

@@ -72,4 +72,21 @@ class ReadableTest {
                         .size());
         assertEquals(1, found("a.html", List.of("x".repeat(LONGEST + 1))).size());
     }
+
+    /** A tag that is replaced is so whatever else it says: its condition stands outside of it. */
+    @Test
+    void a_condition_stands_outside_of_what_is_replaced() throws IOException {
+        Pattern both = Pattern.compile("<[^>]*th:replace[^>]*>");
+        List<String> found = new ArrayList<>();
+        try (Stream<Path> files = Files.list(Path.of("src/main/resources/templates"))) {
+            for (Path file : files.sorted().toList()) {
+                both.matcher(Files.readString(file))
+                        .results()
+                        .map(java.util.regex.MatchResult::group)
+                        .filter(tag -> tag.contains("th:if=") || tag.contains("th:unless="))
+                        .forEach(tag -> found.add(file.getFileName() + ": " + tag));
+            }
+        }
+        assertEquals(List.of(), found);
+    }
 }

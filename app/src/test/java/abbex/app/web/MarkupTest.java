@@ -66,6 +66,10 @@ class MarkupTest {
             HttpResponse<String> answer = tamsin.get(path);
             String at = answer.headers().firstValue("Location").orElse(path).replaceFirst("https?://[^/]+", "");
             String html = at.equals(path) ? answer.body() : tamsin.get(at).body();
+            Matcher unsaid = Pattern.compile("\\?\\?[a-z.]+_\\w*\\?\\?").matcher(html);
+            if (unsaid.find()) {
+                found.add(path + " has no words for " + unsaid.group());
+            }
             for (String error : errors(html)) {
                 found.add((path + " " + error).replaceAll("[0-9a-f-]{36}", "…"));
             }
