@@ -35,6 +35,7 @@ class ArchitectureTest {
             Map.entry("motion", Set.of("vehicle")),
             Map.entry("clearance", Set.of("units", "figure", "vehicle", "wheels", "motion")),
             Map.entry("ground", Set.of("units", "figure", "vehicle", "heights")),
+            Map.entry("springs", Set.of()),
             Map.entry("verdict", Set.of("figure")));
 
     private static LayeredArchitecture layers(Map<String, Set<String>> knows) {
