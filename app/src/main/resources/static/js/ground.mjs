@@ -14,8 +14,9 @@ function tapped(e) {
   const wheelbase = Number(form.dataset.wheelbase);
   fields.from.value = ahead >= 0 ? 'AHEAD' : ahead > -wheelbase ? 'BETWEEN' : 'BEHIND';
   const away = ahead >= 0 ? ahead : ahead > -wheelbase ? -ahead : -ahead - wheelbase;
-  // By eye: to a quarter of the tape's unit.
-  const coarse = Math.max(1, Math.round(Number(tape.dataset.marks) / 4));
+  // By eye: to a quarter of an inch, or half a centimetre.
+  const parts = tape.dataset.metric === 'true' ? 2 : 4;
+  const coarse = Math.max(1, Math.round(Number(tape.dataset.marks) / parts));
   const step = (Number(tape.dataset.unit) / Number(tape.dataset.marks)) * coarse;
   fields.away.value = typed(Math.round((away * 1e6) / step) * coarse, tape.dataset);
   fields.away.dispatchEvent(new Event('input', { bubbles: true }));
