@@ -201,7 +201,7 @@ export function inch(panel, { wrote, before = () => NaN, enter = () => {}, say =
           class: chosen ? 'mark on' : 'mark',
           'data-mark': mark,
           'stroke-width': length(mark) > 40 ? 3 : 2,
-          d: `M${x(mark)} 1v${length(mark)}`,
+          d: `M${x(mark)} 1v${Math.min(length(mark), height - 50)}`,
         },
         svg,
       );

@@ -45,7 +45,7 @@ export function tape({ area, take, undo, next }) {
     if (!data.last && input.value === '' && recent !== null) face.at.whole = recent;
     face.show(input.value || '');
     face.draw();
-    if (!panel.hidden) input.closest('.arch').scrollIntoView({ block: 'nearest' });
+    if (!panel.hidden) input.closest('.arch').querySelector('.under')?.scrollIntoView({ block: 'nearest' });
   }
 
   panel.addEventListener('click', (e) => {
