@@ -5,7 +5,7 @@ const form = document.getElementById('lowform');
 const fields = form.elements;
 const tape = document.getElementById('gaptape');
 
-/** How far from which axle: the drawing stands with its front axle at nought, the front to the left. */
+/** How far from which axle: in the drawing the front axle is at 0, the front to the left. */
 function tapped(e) {
   const svg = e.currentTarget.querySelector('.stancesvg[data-level]');
   if (!svg) return;

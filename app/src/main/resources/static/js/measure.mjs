@@ -223,7 +223,9 @@ export function walk() {
     inputs().find((i) => i.classList.contains('dirty')) ||
     inputs().find(open) ||
     null;
-  if (first && !firstWrong() && !document.activeElement?.matches('input, select, textarea')) first.focus();
+  // Whoever is at work already, at a fold or a way, is not sent elsewhere.
+  const idle = !document.activeElement || document.activeElement.matches('body, main');
+  if (first && !firstWrong() && idle) first.focus();
   /** The way to the next round once this one is read; nothing before. */
   const next = () => {
     const way = document.getElementById('chip-' + document.getElementById('chips').dataset.next);

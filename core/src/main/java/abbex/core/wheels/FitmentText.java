@@ -15,8 +15,14 @@ public record FitmentText(String tyre, String wheel, String spacer) {
     private static final Pattern APART = Pattern.compile("[\\s,;]+");
     private static final Pattern SPACER = Pattern.compile("(.*?)[\\s,;]*\\+\\s*(\\d[\\d./ ]*(?:mm|in)?)\\s*");
 
+    /** Nobody says a wheel in more characters than this. */
+    private static final int LONGEST = 120;
+
     /** Where a text can be cut so that a tyre stands before and a wheel behind; empty where it cannot. */
     public static Optional<FitmentText> of(String text) {
+        if (text.length() > LONGEST) {
+            return Optional.empty();
+        }
         Matcher spaced = SPACER.matcher(text);
         String spacer = spaced.matches() ? spaced.group(2).strip() : "";
         String both = spaced.matches() ? spaced.group(1) : text;

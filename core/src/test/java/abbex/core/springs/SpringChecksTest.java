@@ -4,31 +4,42 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import abbex.core.Checks;
 import abbex.core.springs.SpringLaw.Dual;
 import abbex.core.springs.SpringLaw.Linear;
 import abbex.core.springs.SpringLaw.Measured;
 import abbex.core.springs.SpringLaw.Point;
 import abbex.core.springs.SpringLaw.Progressive;
 import java.util.List;
+import java.util.regex.Pattern;
 import org.hipparchus.analysis.integration.RombergIntegrator;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.CsvSource;
 
 /** Springs against rows of checks.csv by id, against a general library's quadrature, and bad input. */
 class SpringChecksTest {
-    /** spring-1 (EN 13906-1 formula). */
-    @ParameterizedTest
-    @CsvSource({"PATENTED,20.375", "OIL_TEMPERED,19.875", "HOT_FORMED,19.625"})
-    void spring_1_rate_by_wire_diameter_and_coils(Material material, double rate) {
-        assertEquals(rate, new Coil(12, 120, 6, 7.5, true, material).rate(), 0.001);
+    /** The numbers of a row's expectation, in their order. */
+    private static double[] expected(String id) {
+        return Pattern.compile("-?\\d+(?:\\.\\d+)?")
+                .matcher(Checks.row(id).expected())
+                .results()
+                .mapToDouble(m -> Double.parseDouble(m.group()))
+                .toArray();
     }
 
-    /** spring-2 (EN 13906-1, mechanics): until the soft one is solid, then the stiff one alone. */
+    @Test
+    void spring_1_rate_by_wire_diameter_and_coils() {
+        Material[] materials = {Material.PATENTED, Material.OIL_TEMPERED, Material.HOT_FORMED};
+        double[] rates = expected("spring-1");
+        for (int i = 0; i < materials.length; i++) {
+            assertEquals(rates[i], new Coil(12, 120, 6, 7.5, true, materials[i]).rate(), 0.001);
+        }
+    }
+
+    /** Until the soft one is solid, then the stiff one alone. */
     @Test
     void spring_2_two_in_series() {
         Dual dual = new Dual(40, 30, 120, 60);
-        assertEquals(30, dual.together(), 1e-12);
+        assertEquals(expected("spring-2")[0], dual.together(), 1e-12);
         assertEquals(30, dual.rate(10), 1e-12);
         assertEquals(40, dual.lockOut(), 1e-12);
         assertEquals(1200, dual.force(40), 1e-9);
@@ -37,26 +48,25 @@ class SpringChecksTest {
         assertEquals(90, dual.solid(), 1e-12);
     }
 
-    /** spring-3 (g / 4π² with standard gravity) and spring-4 (mechanics). */
     @Test
     void spring_3_and_4_frequency() {
-        assertEquals(248.4, Ride.deflection(1), 0.1);
-        assertEquals(1.473, Ride.frequency(30, 350), 0.001);
+        assertEquals(expected("spring-3")[0], Ride.deflection(1), 0.1);
+        assertEquals(expected("spring-4")[0], Ride.frequency(30, 350), 0.001);
         assertEquals(1, Ride.frequency(350 * 9.80665 / Ride.deflection(1), 350), 1e-12);
     }
 
-    /** spring-5 (EN 13906-1 formulas, computed). */
     @Test
     void spring_5_stress() {
         Coil coil = new Coil(12, 120, 6, 7.5, true, Material.OIL_TEMPERED);
-        assertEquals(707.36, coil.stress(4000), 0.01);
+        double[] row = expected("spring-5");
+        assertEquals(row[0], coil.stress(4000), 0.01);
         assertEquals(1.13514, coil.curvature(), 0.00001);
-        assertEquals(802.94, coil.corrected(4000), 0.01);
+        assertEquals(row[row.length - 1], coil.corrected(4000), 0.01);
         assertEquals(90, coil.solidLength(), 1e-12);
         assertEquals(108, new Coil(12, 120, 6, 7.5, false, Material.OIL_TEMPERED).solidLength(), 1e-12);
     }
 
-    /** gas-1 (virtual work): coaxial 150 N on 30 N/mm at a motion ratio of 0.6. */
+    /** Coaxial 150 N on 30 N/mm at a motion ratio of 0.6. */
     @Test
     void gas_1_lifts_the_wheel() {
         double without =
@@ -64,7 +74,7 @@ class SpringChecksTest {
         double with = CornerRestTest.corner(3000, 0.6, new Linear(30, 250), 150)
                 .solve()
                 .travel();
-        assertEquals(8.333, without - with, 0.001);
+        assertEquals(expected("gas-1")[0], without - with, 0.001);
     }
 
     /** The handbook's worked example: 4,000 N at 200 mm take 360 mm of 25 N/mm and 300 of 40: sixty shorter, no drop. */

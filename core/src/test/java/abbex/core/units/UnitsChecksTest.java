@@ -38,6 +38,21 @@ class UnitsChecksTest {
     }
 
     @Test
+    void force1_and_rate1_and_rate2_by_their_definitions() {
+        assertEquals(first("force-1"), ForceUnit.POUND.toNewtons(1), 0);
+        assertEquals(1, ForceUnit.POUND.fromNewtons(first("force-1")), 1e-15);
+        assertEquals(first("rate-1"), RateUnit.POUND_PER_INCH.toNewtonsPerMm(1), 1e-9);
+        assertEquals(first("rate-2"), RateUnit.KILOGRAM_PER_MM.toNewtonsPerMm(1), 1e-5);
+        double inPounds = RateUnit.POUND_PER_INCH.fromNewtonsPerMm(RateUnit.KILOGRAM_PER_MM.toNewtonsPerMm(1));
+        assertTrue(Checks.row("rate-2").expected().contains("55.99741"));
+        assertEquals(55.99741, inPounds, 1e-5);
+    }
+
+    private static double first(String row) {
+        return Double.parseDouble(Checks.row(row).expected().split(" ")[0]);
+    }
+
+    @Test
     void gum1_end_gauge_calibration() {
         assertEquals("JCGM 100:2008 H.1", Checks.row("gum-1").source());
         // JCGM 100:2008, H.1: four contributions in nanometres with their degrees of freedom (table H.1; from memory).
