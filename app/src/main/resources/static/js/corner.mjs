@@ -10,8 +10,8 @@ const travel = document.getElementById('travelpane');
 const form = document.querySelector('.probe');
 const fields = form.elements;
 const tape = document.getElementById('gaptape');
-/** A drag ends with a click on what holds the drawing: that is no tap. */
-let dragged = false;
+/** A limit that was held ends with a click on what holds the drawing: that is no tap on the clock. */
+let held = false;
 
 // ---- the pose in all of the drawings
 function posed() {
@@ -28,10 +28,7 @@ const tapped = () => mark(clock.firstElementChild, fields.clock.value);
 
 /** A tap on the wheel says the hour, and what is likely there is chosen. */
 function probe(e) {
-  if (dragged || e.target.closest('.limit')) {
-    dragged = false;
-    return;
-  }
+  if (held) return;
   enter(fields, touched(clock.firstElementChild, e));
   guess();
   tapped();
@@ -60,6 +57,7 @@ function probing() {
   });
   tape.hidden = false;
   face.follow(fields.gap.value);
+  clock.addEventListener('pointerdown', () => (held = false), true);
   clock.addEventListener('click', probe);
   fields.place.addEventListener('change', () => {
     said = true;
@@ -89,14 +87,16 @@ function limits(pane, value) {
     }
     const field = document.getElementById(limit.dataset.field);
     const from = value.of(pane, limit, down);
+    let moved = false;
+    held = true;
     follow(
       pane,
       down,
       (e) => {
-        dragged = true;
+        moved = true;
         value.to(pane, limit, field, e, from);
       },
-      () => (dragged ? offer(field) : field.focus()),
+      () => (moved ? offer(field) : field.focus()),
     );
   });
 }

@@ -122,6 +122,13 @@ class UnderTheHandTest extends AtACorner {
         assertThat(page.locator("#stop")).hasValue(Pattern.compile("1 \\d+/\\d+"));
         assertThat(page.locator("#dragged")).containsText(Said.by("sweep.STOP"));
         String typed = page.locator("#stop").inputValue();
+        // The next tap on the clock is a tap; one on a lock leads to its field and says no hour.
+        page.locator("#clock-face").click(new Locator.ClickOptions().setPosition(60, 150));
+        assertThat(page.locator("#clock")).not().hasValue("");
+        page.locator("#clock").fill("");
+        page.locator(".locks [data-field=outer] .grip").click();
+        assertThat(page.locator("#outer")).isFocused();
+        assertThat(page.locator("#clock")).hasValue("");
         page.locator("#dragged button").click();
         assertThat(page.locator(".travel .usual[data-field=stop]")).hasCount(0);
         assertThat(page.locator("#stop")).hasValue(typed);
