@@ -49,4 +49,14 @@ public record Coil(double wire, double mean, double active, double total, boolea
     public double corrected(double force) {
         return curvature() * stress(force);
     }
+
+    /** The same with so many coils cut off: those that are left are as soft each, so that the spring is stiffer. */
+    public Coil cut(double coils) {
+        return new Coil(wire, mean, active - coils, total - coils, ground, material);
+    }
+
+    /** What is left of a free length in mm after a cut of so many coils: the space of each working coil goes with it. */
+    public double freeAfterCut(double free, double coils) {
+        return free - coils * (free - (total - active) * wire) / active;
+    }
 }

@@ -14,6 +14,36 @@ public sealed interface SpringLaw {
     /** Rate there, N/mm. */
     double rate(double deflection);
 
+    /** The deflection at which it pushes with a force, mm: none at none or less, solid at all that would press it further. */
+    double deflection(double force);
+
+    /** The same law with every force times a factor: a spring that is stiffer or softer than its figures. */
+    record Scaled(SpringLaw law, double factor) implements SpringLaw {
+        public Scaled {
+            positive("factor", factor);
+        }
+
+        @Override
+        public double solid() {
+            return law.solid();
+        }
+
+        @Override
+        public double force(double deflection) {
+            return factor * law.force(deflection);
+        }
+
+        @Override
+        public double rate(double deflection) {
+            return factor * law.rate(deflection);
+        }
+
+        @Override
+        public double deflection(double force) {
+            return law.deflection(force / factor);
+        }
+    }
+
     /** One rate throughout. */
     record Linear(double rate, double solid) implements SpringLaw {
         public Linear {
@@ -29,6 +59,11 @@ public sealed interface SpringLaw {
         @Override
         public double rate(double deflection) {
             return rate;
+        }
+
+        @Override
+        public double deflection(double force) {
+            return within(force / rate, solid);
         }
     }
 
@@ -74,6 +109,12 @@ public sealed interface SpringLaw {
         public double rate(double deflection) {
             return deflection < lockOut() ? together() : stiff;
         }
+
+        @Override
+        public double deflection(double force) {
+            double locked = softTravel * soft;
+            return within(force <= locked ? force / together() : lockOut() + (force - locked) / stiff, solid());
+        }
     }
 
     /** A point of a table: deflection in mm, force in N or rate in N/mm. */
@@ -115,6 +156,12 @@ public sealed interface SpringLaw {
             Point a = forces.get(i);
             Point b = forces.get(i + 1);
             return (b.value() - a.value()) / (b.deflection() - a.deflection());
+        }
+
+        @Override
+        public double deflection(double force) {
+            Point a = forces.get(reached(forces, force));
+            return within(a.deflection() + (force - a.value()) / rate(a.deflection()), solid());
         }
     }
 
@@ -171,6 +218,18 @@ public sealed interface SpringLaw {
             return a.value()
                     + (b.value() - a.value()) * (deflection - a.deflection()) / (b.deflection() - a.deflection());
         }
+
+        /** Its rate is straight over a piece, so that force is a square there: the root by the form that stays exact for a straight one. */
+        @Override
+        public double deflection(double force) {
+            int i = reached(forces, force);
+            Point a = rates.get(i);
+            Point b = rates.get(i + 1);
+            double steeper = (b.value() - a.value()) / (b.deflection() - a.deflection());
+            double over = force - forces.get(i).value();
+            double under = Math.max(0, a.value() * a.value() + 2 * steeper * over);
+            return within(a.deflection() + 2 * over / (a.value() + Math.sqrt(under)), solid());
+        }
     }
 
     /** The piece of a table in which a deflection lies; the last one beyond its end. */
@@ -180,6 +239,19 @@ public sealed interface SpringLaw {
             i++;
         }
         return i;
+    }
+
+    /** The piece of a table of forces in which a force lies; the last one beyond its end. */
+    private static int reached(List<Point> forces, double force) {
+        int i = 0;
+        while (i < forces.size() - 2 && force >= forces.get(i + 1).value()) {
+            i++;
+        }
+        return i;
+    }
+
+    private static double within(double deflection, double solid) {
+        return Math.max(0, Math.min(solid, deflection));
     }
 
     private static void positive(String name, double value) {

@@ -1,0 +1,256 @@
+package abbex.core.kit;
+
+import abbex.core.springs.BumpStop;
+import abbex.core.springs.SpringLaw;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * An end with a kit as a function of what goes into it: how far the wheel would go up with no stop in its way, and where it
+ * meets the stop. Both in mm of the wheel, up from where it stands now: more is a lower body.
+ */
+final class EndModel {
+    final double[] at = new double[Input.COUNT];
+    final double[] standard = new double[Input.COUNT];
+    final Told.Origin[] origin = new Told.Origin[Input.COUNT];
+
+    /** Stands where no spring is known: nobody asks it. */
+    private static final SpringLaw NO_SPRING = new SpringLaw.Linear(1, 1);
+
+    private static final BumpStop NO_STOP =
+            BumpStop.of(List.of(new SpringLaw.Point(0, 0), new SpringLaw.Point(1, 1)), 1);
+
+    private final SpringLaw old;
+    private final SpringLaw fitted;
+    private final boolean oldKnown;
+    private final boolean bySprings;
+    private final boolean told;
+    private final boolean sameSpring;
+    private final boolean sameDamper;
+    private final boolean seatsMeasured;
+    private boolean springWeighs;
+    private final boolean gasCounts;
+    private final Told settling;
+    private final double closer;
+    private final double beside;
+    private final boolean pressed;
+    private final BumpStop oldStop;
+    private final boolean stopped;
+    private final BumpStop stop;
+
+    private EndModel(EndNow now, EndKit kit, Told settling) {
+        sameSpring = kit.spring().isEmpty();
+        old = now.spring().map(s -> s.spring().law()).orElse(NO_SPRING);
+        oldKnown = now.spring().isPresent();
+        fitted = kit.spring().map(s -> s.spring().law()).orElse(old);
+        seatsMeasured = now.seats().isPresent() && !sameSpring;
+        bySprings = sameSpring ? oldKnown && kit.box().isEmpty() : oldKnown || seatsMeasured;
+        sameDamper = kit.damper().isEmpty();
+        gasCounts = !kit.boxCounts();
+        closer = closer(now, kit);
+        beside = kit.parts().stream()
+                .filter(part -> part.atWheel() && !part.usesTravel())
+                .mapToDouble(Part::move)
+                .sum();
+        boolean roomKnown = now.rod().isPresent();
+        pressed = roomKnown && now.stop().isPresent();
+        oldStop = now.stop().map(StopFacts::stop).orElse(NO_STOP);
+        stopped = roomKnown && kit.stop().or(now::stop).isPresent();
+        stop = kit.stop().or(now::stop).map(StopFacts::stop).orElse(NO_STOP);
+        told = bySprings || kit.spring().isEmpty() || kit.box().isPresent();
+        fill(now, kit);
+        boolean settles = kit.spring().isPresent() || kit.box().isPresent();
+        this.settling = settles ? settling : Told.measured(0, 0);
+    }
+
+    /** What comes on top of it all once it has settled, mm. */
+    Told settling() {
+        return settling;
+    }
+
+    /** Something tells what the spring that goes in does. */
+    boolean told() {
+        return told;
+    }
+
+    static EndModel of(EndNow now, EndKit kit, Told settling) {
+        return new EndModel(now, kit, settling);
+    }
+
+    /** By how much less of the rod shows at the same height, for the new damper goes in less far than the old one; mm. */
+    private static double closer(EndNow now, EndKit kit) {
+        Optional<Told> was = now.damper().shortest();
+        Optional<Told> is = kit.damper().flatMap(DamperFacts::shortest);
+        return was.isPresent() && is.isPresent() ? is.get().value() - was.get().value() : 0;
+    }
+
+    private void fill(EndNow now, EndKit kit) {
+        set(Input.LOAD, now.load());
+        set(Input.RATIO, now.ratio());
+        set(Input.ROD_RATIO, now.rodRatio());
+        set(Input.WHEEL_RATE, now.wheelRate());
+        set(Input.OLD_GAS, now.damper().gas());
+        set(Input.NEW_GAS, kit.damper().map(DamperFacts::gas).orElse(Told.measured(0, 0)));
+        now.spring().ifPresent(s -> spring(Input.OLD_RATE, Input.OLD_LENGTH, s));
+        kit.spring().ifPresent(s -> spring(Input.NEW_RATE, Input.NEW_LENGTH, s));
+        now.seats().ifPresent(s -> set(Input.SEATS, s));
+        now.rod().ifPresent(r -> set(Input.ROD, r));
+        if (!bySprings()) {
+            kit.box().ifPresent(box -> set(Input.BOX, Box.told(box)));
+        }
+        kit.stop().or(now::stop).ifPresent(facts -> set(Input.STOP, new Told(1, facts.force(), facts.origin())));
+        parts(kit);
+        springWeighs = oldKnown && seatsMeasured && weighsBetter(now);
+    }
+
+    /** The old spring between its measured seats tells its force better than the load does. */
+    private static boolean weighsBetter(EndNow now) {
+        SpringFacts old = now.spring().orElseThrow();
+        double deflection = old.spring().free() - now.seats().orElseThrow().value();
+        double bySpring = Math.hypot(
+                old.rate(), Math.hypot(old.length(), now.seats().orElseThrow().standard()) / deflection);
+        double byLoad = Math.hypot(
+                now.load().standard() / now.load().value(),
+                now.ratio().standard() / now.ratio().value());
+        return deflection > 0 && deflection < old.spring().law().solid() && bySpring < byLoad;
+    }
+
+    private void spring(Input rate, Input length, SpringFacts facts) {
+        set(rate, new Told(1, facts.rate(), facts.origin()));
+        set(length, new Told(facts.spring().free(), facts.length(), facts.origin()));
+    }
+
+    private void parts(EndKit kit) {
+        double seat = 0;
+        double wheel = 0;
+        double seatVariance = 0;
+        double wheelVariance = 0;
+        for (Part part : kit.parts()) {
+            double variance = part.standard() * part.standard();
+            if (part.atWheel()) {
+                wheel += part.move();
+                wheelVariance += variance;
+            } else {
+                seat += part.move();
+                seatVariance += variance;
+            }
+        }
+        set(Input.AT_SEAT, Told.measured(seat, Math.sqrt(seatVariance)));
+        set(Input.AT_WHEEL, Told.measured(wheel, Math.sqrt(wheelVariance)));
+    }
+
+    void set(Input input, Told told) {
+        at[input.ordinal()] = told.value();
+        standard[input.ordinal()] = told.standard();
+        origin[input.ordinal()] = told.origin();
+    }
+
+    /** The springs are known well enough that the box is not needed. */
+    boolean bySprings() {
+        return bySprings;
+    }
+
+    double free(double[] p) {
+        return springLine(p)
+                + gasLine(p)
+                + p[Input.AT_SEAT.ordinal()] / p[Input.RATIO.ordinal()]
+                + p[Input.AT_WHEEL.ordinal()];
+    }
+
+    /**
+     * The force of the spring as it stands, N: by the load, less what gas and stop carry, or, where somebody measured how far
+     * its seats are apart and that tells more, by the old spring itself.
+     */
+    private double oldForce(double[] p) {
+        return springWeighs
+                ? p[Input.OLD_RATE.ordinal()] * old.force(p[Input.OLD_LENGTH.ordinal()] - p[Input.SEATS.ordinal()])
+                : (p[Input.LOAD.ordinal()]
+                                - p[Input.ROD_RATIO.ordinal()] * (p[Input.OLD_GAS.ordinal()] + pressedNow(p)))
+                        / p[Input.RATIO.ordinal()];
+    }
+
+    /** What the stop pushes already, N at the rod. */
+    private double pressedNow(double[] p) {
+        return !pressed ? 0 : p[Input.STOP.ordinal()] * oldStop.force(oldStop.height() - p[Input.ROD.ordinal()]);
+    }
+
+    /** The force of the spring with another gas and no stop, N. */
+    private double forceWith(double[] p, double gas) {
+        return oldForce(p)
+                + p[Input.ROD_RATIO.ordinal()]
+                        * (p[Input.OLD_GAS.ordinal()] + pressedNow(p) - gas)
+                        / p[Input.RATIO.ordinal()];
+    }
+
+    /** What the other spring gives at the wheel with the old damper's gas. */
+    double springLine(double[] p) {
+        if (!bySprings()) {
+            return p[Input.BOX.ordinal()];
+        }
+        double was = seatsMeasured ? p[Input.SEATS.ordinal()] : oldLength(p, oldForce(p));
+        return (was - length(p, forceWith(p, p[Input.OLD_GAS.ordinal()]))) / p[Input.RATIO.ordinal()];
+    }
+
+    private double oldLength(double[] p, double force) {
+        return p[Input.OLD_LENGTH.ordinal()] - old.deflection(force / p[Input.OLD_RATE.ordinal()]);
+    }
+
+    /** How long the spring that will be fitted is under a force. */
+    private double length(double[] p, double force) {
+        return sameSpring
+                ? oldLength(p, force)
+                : p[Input.NEW_LENGTH.ordinal()] - fitted.deflection(force / p[Input.NEW_RATE.ordinal()]);
+    }
+
+    /** What another gas force takes back. */
+    double gasLine(double[] p) {
+        if (sameDamper || !gasCounts && !bySprings()) {
+            return 0;
+        }
+        double was = p[Input.OLD_GAS.ordinal()];
+        double is = p[Input.NEW_GAS.ordinal()];
+        return bySprings()
+                ? (length(p, forceWith(p, was)) - length(p, forceWith(p, is))) / p[Input.RATIO.ordinal()]
+                : -p[Input.ROD_RATIO.ordinal()] * (is - was) / p[Input.WHEEL_RATE.ordinal()];
+    }
+
+    /** The gas of the damper that will be fitted, N. */
+    double gas(double[] p) {
+        return p[(sameDamper ? Input.OLD_GAS : Input.NEW_GAS).ordinal()];
+    }
+
+    /** How much of the rod of the damper that will be fitted shows at the height as it stands, mm. */
+    double rod(double[] p) {
+        return p[Input.ROD.ordinal()] - closer;
+    }
+
+    /** How far the body comes down until the stop is met, mm; never where there is none. A higher spindle brings it no nearer. */
+    double contact(double[] p) {
+        return stop == null
+                ? Double.POSITIVE_INFINITY
+                : (rod(p) - stop.height()) / p[Input.ROD_RATIO.ordinal()] + beside;
+    }
+
+    /** How far the wheel would go on up, were a crushed stop not to push, mm. */
+    double lift(double[] p, double crushAtWheel) {
+        double ratio = p[Input.ROD_RATIO.ordinal()];
+        double push = ratio * p[Input.STOP.ordinal()] * stop.force(ratio * crushAtWheel);
+        if (!bySprings()) {
+            return push / p[Input.WHEEL_RATE.ordinal()];
+        }
+        double force = forceWith(p, gas(p));
+        double spring = p[Input.RATIO.ordinal()];
+        return (length(p, force - push / spring) - length(p, force)) / spring;
+    }
+
+    /** N/mm at the wheel of the spring that will be fitted, where it comes to rest with no stop in its way. */
+    double wheelRate(double[] p) {
+        if (!bySprings()) {
+            return p[Input.WHEEL_RATE.ordinal()];
+        }
+        double force = forceWith(p, gas(p));
+        double stiffness = p[(sameSpring ? Input.OLD_RATE : Input.NEW_RATE).ordinal()];
+        double ratio = p[Input.RATIO.ordinal()];
+        return ratio * ratio * stiffness * fitted.rate(fitted.deflection(force / stiffness));
+    }
+}

@@ -1,0 +1,16 @@
+package abbex.core.kit;
+
+/** What a line of the ledger is of, in the order in which it is shown. */
+public enum Row {
+    SPRING,
+    BOX,
+    GAS,
+    PERCH,
+    JACK_BOLT,
+    STACK,
+    ISOLATOR,
+    SEAT,
+    POCKET,
+    ONE_TO_ONE,
+    STOP
+}
