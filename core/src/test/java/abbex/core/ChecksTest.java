@@ -37,7 +37,14 @@ class ChecksTest {
             "spring-3",
             "spring-4",
             "spring-5",
-            "gas-1");
+            "gas-1",
+            "seat-1",
+            "seat-2",
+            "perch-1",
+            "perch-2",
+            "rod-1",
+            "rod-2",
+            "plan-1");
 
     private static Set<String> named() throws IOException {
         Set<String> named = new HashSet<>();

@@ -6,6 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import abbex.core.figure.Reason.Formula;
 import abbex.core.ground.GroundFormula;
 import abbex.core.heights.HeightFormula;
+import abbex.core.kit.KitFormula;
 import abbex.core.wheels.WheelFormula;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -22,7 +23,7 @@ class FormulasTest {
     void every_formula_is_listed() throws IOException {
         String listed = Files.readString(Path.of("..", "docs", "formulas.md"));
         List<Formula> all = new ArrayList<>();
-        Stream.of(HeightFormula.values(), WheelFormula.values(), GroundFormula.values())
+        Stream.of(HeightFormula.values(), WheelFormula.values(), GroundFormula.values(), KitFormula.values())
                 .forEach(some -> Collections.addAll(all, some));
         for (Formula formula : all) {
             // Two that are reckoned alike may share a row.

@@ -226,9 +226,7 @@ final class EndModel {
 
     /** How far the body comes down until the stop is met, mm; never where there is none. A higher spindle brings it no nearer. */
     double contact(double[] p) {
-        return stop == null
-                ? Double.POSITIVE_INFINITY
-                : (rod(p) - stop.height()) / p[Input.ROD_RATIO.ordinal()] + beside;
+        return !stopped ? Double.POSITIVE_INFINITY : (rod(p) - stop.height()) / p[Input.ROD_RATIO.ordinal()] + beside;
     }
 
     /** How far the wheel would go on up, were a crushed stop not to push, mm. */
@@ -252,5 +250,32 @@ final class EndModel {
         double stiffness = p[(sameSpring ? Input.OLD_RATE : Input.NEW_RATE).ordinal()];
         double ratio = p[Input.RATIO.ordinal()];
         return ratio * ratio * stiffness * fitted.rate(fitted.deflection(force / stiffness));
+    }
+
+    /** How far what lowers the body beside its suspension does so, mm. */
+    double beside() {
+        return beside;
+    }
+
+    /** How far the spring that will be fitted is pressed with no stop in its way, mm. */
+    double pressed(double[] p) {
+        double force = forceWith(p, gas(p));
+        return sameSpring
+                ? old.deflection(force / p[Input.OLD_RATE.ordinal()])
+                : fitted.deflection(force / p[Input.NEW_RATE.ordinal()]);
+    }
+
+    /** How far the old one is pressed as it stands, mm. */
+    double oldDeflection(double[] p) {
+        return old.deflection(oldForce(p) / p[Input.OLD_RATE.ordinal()]);
+    }
+
+    /** Its rate there, N/mm. */
+    double oldRate(double[] p) {
+        return p[Input.OLD_RATE.ordinal()] * old.rate(oldDeflection(p));
+    }
+
+    double fittedSolid() {
+        return fitted.solid();
     }
 }

@@ -60,4 +60,8 @@ public record EndNow(
     EndNow withDamper(DamperFacts other) {
         return new EndNow(load, ratio, rodRatio, wheelRate, spring, seats, other, rod, stop);
     }
+
+    EndNow withSeats(Told other) {
+        return new EndNow(load, ratio, rodRatio, wheelRate, spring, Optional.of(other), damper, rod, stop);
+    }
 }

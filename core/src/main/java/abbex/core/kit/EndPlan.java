@@ -1,6 +1,11 @@
 package abbex.core.kit;
 
 import abbex.core.figure.Reason;
+import abbex.core.units.Force;
+import abbex.core.units.Length;
+import abbex.core.units.Rate;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -73,9 +78,9 @@ public record EndPlan(
                     standard(model, p, false),
                     Reason.of(
                             KitFormula.GAS,
-                            now.damper().gas().value(),
-                            kit.damper().orElseThrow().gas().value(),
-                            model.wheelRate(p))));
+                            new Force(now.damper().gas().value()),
+                            new Force(kit.damper().orElseThrow().gas().value()),
+                            new Rate(model.wheelRate(p)))));
         }
         double ratio = p[Input.RATIO.ordinal()];
         kit.parts().stream()
@@ -84,7 +89,12 @@ public record EndPlan(
                 .forEach(lines::add);
         double free = model.free(p);
         if (free != rest) {
-            lines.add(new Line(Row.STOP, rest - free, 0, Reason.of(KitFormula.ON_STOP, free, rest)));
+
+            lines.add(new Line(
+                    Row.STOP,
+                    rest - free,
+                    0,
+                    Reason.of(KitFormula.ON_STOP, Length.ofRoundedMm(free), Length.ofRoundedMm(rest))));
         }
         return List.copyOf(lines);
     }
@@ -98,7 +108,11 @@ public record EndPlan(
         }
         double is = kit.spring().or(now::spring).orElseThrow().spring().free();
         double was = now.spring().map(s -> s.spring().free()).orElse(is);
-        return Reason.of(KitFormula.SPRING_BY_DATA, was, is, now.ratio().value());
+        return Reason.of(
+                KitFormula.SPRING_BY_DATA,
+                Length.ofRoundedMm(was),
+                Length.ofRoundedMm(is),
+                BigDecimal.valueOf(now.ratio().value()).setScale(2, RoundingMode.HALF_UP));
     }
 
     private static Line line(Part part, double ratio, double off) {

@@ -2,6 +2,7 @@ package abbex.core.kit;
 
 import abbex.core.figure.Reason;
 import abbex.core.units.Length;
+import java.math.BigDecimal;
 
 /**
  * A part of a kit that moves a spring's seat or the wheel itself by so much, whatever the spring: a row of the ledger. Moves are
@@ -83,7 +84,7 @@ public sealed interface Part {
 
         @Override
         public Reason reason() {
-            return Reason.of(jackBolt ? KitFormula.JACK_BOLT : KitFormula.PERCH_TURNS, down, pitch);
+            return Reason.of(jackBolt ? KitFormula.JACK_BOLT : KitFormula.PERCH_TURNS, BigDecimal.valueOf(down), pitch);
         }
     }
 

@@ -27,6 +27,11 @@ public record BumpStop(SpringLaw.Measured ring, int rings, double ringHeight) {
         return rings * ringHeight;
     }
 
+    /** How far it is crushed at most, mm. */
+    public double most() {
+        return rings * ring.solid();
+    }
+
     /** With so many rings cut off; never all of it. */
     public BumpStop trimmed(int off) {
         if (off >= rings) {

@@ -1,0 +1,69 @@
+package abbex.core.kit;
+
+import abbex.core.figure.Finding;
+import abbex.core.units.Angle;
+import abbex.core.units.Frequency;
+import abbex.core.units.Length;
+import abbex.core.vehicle.End;
+
+/** What a drop takes with it at an end. The order is that in which findings of one severity are shown. */
+public sealed interface KitFinding extends Finding {
+    @Override
+    End place();
+
+    /** The body rests on its bump stops: at rest, or for all that can be told. */
+    record OnStops(End place, Length into, int rings, Length then) implements KitFinding, Stop {}
+
+    /** At full droop the spring is shorter than the room between its seats; what cures it: a shorter damper, or a helper spring. */
+    record LooseAtDroop(End place, Length slack, Length shorter) implements KitFinding, Stop {}
+
+    /** The coils come to lie on each other before damper or stop ends the travel. */
+    record Binds(End place, Length missing) implements KitFinding, Stop {}
+
+    /** What is fitted does not go together: its spring carries less than what the gas pushes out, or is solid under its load. */
+    record CannotCarry(End place) implements KitFinding, Stop {}
+
+    record MayBeLoose(End place, Length slack, Length shorter) implements KitFinding, Look {}
+
+    /** Little travel to the stop; so many rings off leave so much. */
+    record LittleTravel(End place, Length left, int rings, Length then) implements KitFinding, Look {}
+
+    /** The same, with nothing that could be trimmed. */
+    record LittleTravelLeft(End place, Length left) implements KitFinding, Look {}
+
+    record NearBind(End place, Length margin) implements KitFinding, Look {}
+
+    /** It goes up and not down. */
+    record GoesUp(End place, Length up) implements KitFinding, Look {}
+
+    /** The parts one by one say another drop than the box. */
+    record NotAsBoxed(End place, Length drop, Length box) implements KitFinding, Look {}
+
+    /** Nobody can say which way a seat of other shape moves it. */
+    record SeatUntellable(End place, Length least, Length most) implements KitFinding, Look {}
+
+    record GasLifts(End place, Length up) implements KitFinding, Note {}
+
+    /** A spring as long as the old one, or longer, that lowers. */
+    record NoShorter(End place, Length longer, Length drop) implements KitFinding, Note {}
+
+    /** A spring far shorter than the old one that lowers by less. */
+    record MuchShorter(End place, Length shorter, Length drop) implements KitFinding, Note {}
+
+    record SeatTilted(End place, Angle by) implements KitFinding, Note {}
+
+    record Rides(End place, Frequency was, Frequency is) implements KitFinding, Note {}
+
+    record SomeTravel(End place, Length left) implements KitFinding, Note {}
+
+    /** Nobody measured what tells it. */
+    record TravelUnknown(End place) implements KitFinding, Note, Open {}
+
+    record DroopUnknown(End place) implements KitFinding, Note, Open {}
+
+    record Unsaid(End place) implements KitFinding, Note, Open {}
+
+    record EnoughTravel(End place, Length left) implements KitFinding, Clear {}
+
+    record Captive(End place, Length held) implements KitFinding, Clear {}
+}

@@ -1,0 +1,50 @@
+package abbex.core.kit;
+
+import abbex.core.figure.Finding;
+import abbex.core.vehicle.End;
+import abbex.core.vehicle.PerEnd;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * What a kit will do: each end with its ledger and its intervals, and what the drop takes with it.
+ *
+ * @param ends empty where nothing is planned, or nothing tells what the new spring does
+ * @param travel of the ends that are planned
+ * @param findings worst first
+ */
+public record KitPlan(PerEnd<Optional<EndPlan>> ends, PerEnd<Optional<Travel>> travel, List<KitFinding> findings) {
+    /**
+     * @param now both ends as they stand
+     * @param kit what goes in
+     * @param settling of new springs, mm
+     */
+    public static KitPlan predict(PerEnd<EndNow> now, PerEnd<EndKit> kit, PerEnd<Told> settling) {
+        Map<End, EndPlan> plans = new EnumMap<>(End.class);
+        Map<End, Travel> travels = new EnumMap<>(End.class);
+        List<KitFinding> findings = new ArrayList<>();
+        for (End end : End.values()) {
+            if (kit.get(end).nothing()) {
+                continue;
+            }
+            EndModel model = EndModel.of(now.get(end), kit.get(end), settling.get(end));
+            if (!model.told()) {
+                findings.add(new KitFinding.Unsaid(end));
+                continue;
+            }
+            EndPlan plan = EndPlan.of(model, now.get(end), kit.get(end));
+            Consequences.Found found = Consequences.of(end, now.get(end), kit.get(end), model, plan);
+            plans.put(end, plan);
+            travels.put(end, found.travel());
+            findings.addAll(found.findings());
+        }
+        findings.sort(Finding.WORST_FIRST);
+        return new KitPlan(
+                PerEnd.of(end -> Optional.ofNullable(plans.get(end))),
+                PerEnd.of(end -> Optional.ofNullable(travels.get(end))),
+                List.copyOf(findings));
+    }
+}
