@@ -25,3 +25,4 @@ if (document.getElementById('hand')) import('./cut.mjs').then((m) => m.hand());
 if (document.getElementById('roadwheels')) import('./road.mjs').then((m) => m.road());
 if (document.getElementById('lowform')) import('./ground.mjs').then((m) => m.ground());
 if (document.querySelector('.thumbs')) import('./wheels.mjs').then((m) => m.wheels());
+if (document.getElementById('bench')) import('./plan.mjs').then((m) => m.plan());

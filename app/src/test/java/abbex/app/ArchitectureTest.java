@@ -47,6 +47,10 @@ class ArchitectureTest {
             entry("arrive", "drawing", "form", "page", "people", "store"),
             entry("rules", "drawing", "form", "page", "people", "store"),
             entry("measure", "form", "arrive", "drawing", "facts", "page", "people", "rules", "store"),
+            entry("kit", "arrive", "measure", "people", "store"),
+            entry(
+                    "plan", "form", "arrive", "drawing", "fitment", "ground", "kit", "measure", "page", "people",
+                    "prove", "store"),
             entry("fitment", "form", "arrive", "drawing", "facts", "page", "people", "store"),
             entry("prove", "form", "arrive", "drawing", "facts", "fitment", "measure", "page", "people", "store"),
             entry(
@@ -68,7 +72,18 @@ class ArchitectureTest {
                     "verdict"),
             entry("board", "form", "arrive", "drawing", "measure", "page", "people", "rules", "verdict"),
             entry("api", "page", "people", "words"),
-            entry("demo", "arrive", "fitment", "ground", "handover", "measure", "people", "prove", "rules", "store"));
+            entry(
+                    "demo",
+                    "arrive",
+                    "fitment",
+                    "ground",
+                    "handover",
+                    "kit",
+                    "measure",
+                    "people",
+                    "prove",
+                    "rules",
+                    "store"));
 
     private static Map.Entry<String, Set<String>> entry(String of, String... known) {
         return Map.entry(of, Set.of(known));
@@ -164,6 +179,9 @@ class ArchitectureTest {
             Map.entry("needed_gap", "prove"),
             Map.entry("low_point", "ground"),
             Map.entry("own_ground", "ground"),
+            Map.entry("kit", "kit"),
+            Map.entry("kit_value", "kit"),
+            Map.entry("kit_choice", "kit"),
             Map.entry("handed_over", "handover"),
             Map.entry("hand_over_answer", "handover"),
             Map.entry("sheet_printed", "handover"),

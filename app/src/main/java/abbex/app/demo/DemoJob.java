@@ -42,6 +42,7 @@ final class DemoJob {
     final Map<End, Map<SweepField, Double>> goes = new EnumMap<>(End.class);
     final List<List<String>> low = new ArrayList<>();
     final Map<String, Profile> grounds = new LinkedHashMap<>();
+    final List<Map<String, String>> kits = new ArrayList<>();
     RoadTests.@Nullable Far drive;
     String kit = "";
     String front = "";
@@ -126,6 +127,17 @@ final class DemoJob {
     /** What the drive left. */
     DemoJob marked(WheelPlace corner, ProbePlace where, double clock, TyreBody.Face face, String seenOn) {
         marks.add(new Probed(corner, where, clock, face, seenOn));
+        return this;
+    }
+
+    /** A kit by its figures: name, then field and text by turns; the first is the one that the stay was received with. */
+    DemoJob fits(String kitName, String... fields) {
+        Map<String, String> told = new LinkedHashMap<>();
+        told.put("NAME", kitName);
+        for (int i = 0; i < fields.length; i += 2) {
+            told.put(fields[i], fields[i + 1]);
+        }
+        kits.add(told);
         return this;
     }
 

@@ -7,6 +7,8 @@ import abbex.app.fitment.Fitments;
 import abbex.app.fitment.WheelSets;
 import abbex.app.ground.LowPoints;
 import abbex.app.handover.HandOver;
+import abbex.app.kit.KitText;
+import abbex.app.kit.Kits;
 import abbex.app.measure.JobSheets;
 import abbex.app.measure.RideHeights;
 import abbex.app.measure.SheetRow;
@@ -65,6 +67,7 @@ class DemoShop implements FirstShop {
     private final MeasuredGaps probes;
     private final RoadTests roads;
     private final LowPoints lows;
+    private final Kits kits;
     private final RideHeights heights;
     private final HandOver handOver;
     private final Clock clock;
@@ -79,6 +82,7 @@ class DemoShop implements FirstShop {
             MeasuredGaps probes,
             RoadTests roads,
             LowPoints lows,
+            Kits kits,
             RideHeights heights,
             Rules rules,
             HandOver handOver,
@@ -88,6 +92,7 @@ class DemoShop implements FirstShop {
         this.probes = probes;
         this.roads = roads;
         this.lows = lows;
+        this.kits = kits;
         this.heights = heights;
         this.rules = rules;
         this.people = people;
@@ -211,6 +216,7 @@ class DemoShop implements FirstShop {
         if (!later) {
             underneath(by, job, story);
         }
+        plan(by, job, story);
         if (!story.after.isEmpty()) {
             sheets.open(by, job.id(), Stage.FIRST_SET_DOWN, arrived.plus(Duration.ofMinutes(140)));
             read(by, job, story.after, story.stateAfter, arrived.plus(Duration.ofMinutes(142)));
@@ -227,6 +233,21 @@ class DemoShop implements FirstShop {
         }
         if (later) {
             underneath(by, job, story);
+        }
+    }
+
+    private void plan(Person by, Job job, DemoJob story) {
+        UUID first = null;
+        for (Map<String, String> told : story.kits) {
+            UUID id = first == null ? null : kits.another(by, job, Objects.requireNonNull(told.get("NAME")));
+            Kits.Kit standing =
+                    kits.of(job).find(id == null ? "" : id.toString()).orElseThrow();
+            UUID saved = kits.tell(by, job, id, standing.values().with(KitText.read(told)), Optional.empty())
+                    .orElseThrow();
+            first = first == null ? saved : first;
+        }
+        if (story.kits.size() > 1) {
+            kits.choose(by, job, Objects.requireNonNull(first), "sits right for the track days, dampers included");
         }
     }
 

@@ -18,17 +18,22 @@ import abbex.app.prove.Clearances;
 import abbex.app.store.Reads;
 import abbex.core.figure.Figure;
 import abbex.core.figure.Finding;
+import abbex.core.figure.Reason;
 import abbex.core.ground.Crossing;
 import abbex.core.ground.Lamps;
 import abbex.core.ground.Passage;
 import abbex.core.ground.Profile;
 import abbex.core.ground.Stance;
 import abbex.core.ground.Underbody;
+import abbex.core.heights.Contribution;
+import abbex.core.heights.HeightFormula;
 import abbex.core.heights.MeasuringPoint;
 import abbex.core.heights.PointMethod;
 import abbex.core.heights.Stage;
 import abbex.core.units.Angle;
+import abbex.core.units.Estimate;
 import abbex.core.units.Length;
+import abbex.core.units.Uncertainty;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.PerEnd;
 import java.util.ArrayList;
@@ -151,6 +156,30 @@ public class Stances {
                                 .filter(body -> !body.style().equals("planned"))
                                 .toList()))
                 .filter(view -> view.bodies().size() > 1);
+    }
+
+    /**
+     * The vehicle from its side as it stood on the first sheet of a stay, and lowered from there by so many mm; by usual
+     * proportions where its wheelbase or tyres are not known.
+     */
+    public Optional<SideView> sideView(Job job, PerEnd<Double> drops) {
+        Outline shape = shape(job);
+        JobSheets all = sheets.of(job.shop(), job.id());
+        Standing standing = clearances.standing(job);
+        List<Contribution> parts = new ArrayList<>();
+        drops.forEach((end, drop) -> {
+            Estimate lower = new Estimate(Length.ofRoundedMm(standing.now(end) + drop), Uncertainty.NONE);
+            parts.add(new Contribution("", end, lower, Reason.of(HeightFormula.PLANNED, lower)));
+        });
+        Stance.Told told = new Stance.Told(
+                all.before().map(SheetData::heights).stream().toList(),
+                standing.planning(parts).heights(),
+                PerEnd.of(end -> Optional.empty()));
+        double wheelbase =
+                job.vehicle().measure(Measure.WHEELBASE).map(Length::mm).orElse(shape.wheelbase());
+        return Stance.of(wheelbase, PerEnd.of(end -> usualDiameter(job, end)), told, List.of(), 0)
+                .map(stance -> StanceDrawing.level(shape, stance))
+                .map(drawing -> new SideView(shape.lines(), drawing, drawing.bodies()));
     }
 
     /**

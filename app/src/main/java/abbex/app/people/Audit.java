@@ -36,7 +36,8 @@ public class Audit {
         POINT_NAMED,
         POINT_WITHDRAWN,
         FLOOR_SURVEYED,
-        FLOOR_TAKEN_BACK
+        FLOOR_TAKEN_BACK,
+        KIT_CHOSEN
     }
 
     /** A line of the list. */

@@ -216,12 +216,12 @@ final class Consequences {
         int off = Math.min(rings, stop.rings() - 1);
         Length then = mm(trimmed(left, off * stop.ringHeight()));
         if (left < 0) {
-            findings.add(new KitFinding.OnStops(end, mm(-left), off, then));
+            findings.add(new KitFinding.OnStops(end, mm(-left), new KitFinding.Rings(off), then));
         } else if (left < LITTLE) {
             findings.add(
                     off == 0
                             ? new KitFinding.LittleTravelLeft(end, mm(left))
-                            : new KitFinding.LittleTravel(end, mm(left), off, then));
+                            : new KitFinding.LittleTravel(end, mm(left), new KitFinding.Rings(off), then));
         } else {
             findings.add(
                     left < ENOUGH
@@ -238,7 +238,10 @@ final class Consequences {
 
     private void droop(Travel travel) {
         if (travel.slack().isEmpty()) {
-            findings.add(new KitFinding.DroopUnknown(end));
+            // Where nothing of the springs is known, that is said with the travel already.
+            if (model.bySprings()) {
+                findings.add(new KitFinding.DroopUnknown(end));
+            }
             return;
         }
         Interval slack = travel.slack().get();
@@ -254,7 +257,9 @@ final class Consequences {
 
     /** Up to metal, or with the stop crushed as far as it goes. */
     private void bind(Travel travel) {
-        if (travel.spring().is().isEmpty() || travel.toMetal().is().isEmpty()) {
+        if (travel.spring().is().isEmpty()
+                || travel.toMetal().is().isEmpty()
+                || !kit.spring().or(now::spring).orElseThrow().solidKnown()) {
             return;
         }
         double up = travel.toMetal().is().getAsDouble();

@@ -18,4 +18,8 @@ public record Interval(double value, double low, double high) {
     public boolean holds(double truth) {
         return truth >= low && truth <= high;
     }
+
+    Interval moved(double by) {
+        return new Interval(value + by, low + by, high + by);
+    }
 }

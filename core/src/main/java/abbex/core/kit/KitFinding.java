@@ -11,8 +11,11 @@ public sealed interface KitFinding extends Finding {
     @Override
     End place();
 
+    /** So many rings of a bump stop. */
+    record Rings(int count) {}
+
     /** The body rests on its bump stops: at rest, or for all that can be told. */
-    record OnStops(End place, Length into, int rings, Length then) implements KitFinding, Stop {}
+    record OnStops(End place, Length into, Rings rings, Length then) implements KitFinding, Stop {}
 
     /** At full droop the spring is shorter than the room between its seats; what cures it: a shorter damper, or a helper spring. */
     record LooseAtDroop(End place, Length slack, Length shorter) implements KitFinding, Stop {}
@@ -26,7 +29,7 @@ public sealed interface KitFinding extends Finding {
     record MayBeLoose(End place, Length slack, Length shorter) implements KitFinding, Look {}
 
     /** Little travel to the stop; so many rings off leave so much. */
-    record LittleTravel(End place, Length left, int rings, Length then) implements KitFinding, Look {}
+    record LittleTravel(End place, Length left, Rings rings, Length then) implements KitFinding, Look {}
 
     /** The same, with nothing that could be trimmed. */
     record LittleTravelLeft(End place, Length left) implements KitFinding, Look {}

@@ -1,6 +1,7 @@
 package abbex.core.kit;
 
 import abbex.core.figure.Finding;
+import abbex.core.heights.HeightSheet;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.PerEnd;
 import java.util.ArrayList;
@@ -46,5 +47,10 @@ public record KitPlan(PerEnd<Optional<EndPlan>> ends, PerEnd<Optional<Travel>> t
                 PerEnd.of(end -> Optional.ofNullable(plans.get(end))),
                 PerEnd.of(end -> Optional.ofNullable(travels.get(end))),
                 List.copyOf(findings));
+    }
+
+    /** Every height of a sheet that it changes. */
+    public List<PlannedHeight> heights(HeightSheet sheet) {
+        return PlannedHeight.of(sheet, ends);
     }
 }

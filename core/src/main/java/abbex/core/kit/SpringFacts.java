@@ -8,8 +8,9 @@ import abbex.core.springs.Spring;
  * @param spring as printed or measured
  * @param rate how far its rate may be off, as a part of it, one standard deviation
  * @param length how far its free length may be off, mm, one standard deviation
+ * @param solidKnown false where nobody said how long it is when every coil lies on the next: nothing is said of bind then
  */
-public record SpringFacts(Spring spring, double rate, double length, Told.Origin origin) {
+public record SpringFacts(Spring spring, double rate, double length, Told.Origin origin, boolean solidKnown) {
     /** What makers' figures are off by: ± 6 % and ± 4 mm at k = 2 (common practice). */
     private static final double PRINTED_RATE = 0.03;
 
@@ -27,10 +28,15 @@ public record SpringFacts(Spring spring, double rate, double length, Told.Origin
     }
 
     public static SpringFacts printed(Spring spring) {
-        return new SpringFacts(spring, PRINTED_RATE, PRINTED_LENGTH, Told.Origin.PRINTED);
+        return new SpringFacts(spring, PRINTED_RATE, PRINTED_LENGTH, Told.Origin.PRINTED, true);
     }
 
     public static SpringFacts measured(Spring spring) {
-        return new SpringFacts(spring, BENCH_RATE, BENCH_LENGTH, Told.Origin.MEASURED);
+        return new SpringFacts(spring, BENCH_RATE, BENCH_LENGTH, Told.Origin.MEASURED, true);
+    }
+
+    /** The same with nothing known of its solid length. */
+    public SpringFacts withoutSolid() {
+        return new SpringFacts(spring, rate, length, origin, false);
     }
 }

@@ -60,6 +60,12 @@ public final class Typical {
                 : front ? Told.typical(3500, 400) : Told.typical(2900, 450);
     }
 
+    /** What a scale reads beside the sprung load: wheel, hub, brake, half of the arms or the axle; N at a wheel. */
+    public static Told unsprung(Architecture architecture) {
+        boolean live = architecture == Architecture.SOLID_AXLE_COIL || architecture == Architecture.SOLID_AXLE_LEAF;
+        return live ? Told.typical(700, 120) : Told.typical(400, 70);
+    }
+
     /** N/mm at the wheel under a load. */
     public static Told wheelRate(Told load) {
         double rate = RATE_PER_LOAD * load.value();

@@ -1,0 +1,114 @@
+package abbex.app.kit;
+
+import java.util.List;
+import java.util.stream.Stream;
+
+/** What can be told of an end as it is and of what goes in, each with its limits: mm, N, N/mm or a plain number. */
+public enum KitField {
+    LOAD(Of.VEHICLE, Kind.FORCE, 200, 20_000),
+    RATIO(Of.VEHICLE, Kind.NUMBER, 0.2, 1.5),
+    ROD_RATIO(Of.VEHICLE, Kind.NUMBER, 0.2, 1.5),
+    ROD(Of.VEHICLE, Kind.LENGTH, 0, 400),
+    SEATS(Of.VEHICLE, Kind.LENGTH, 20, 800),
+    OLD_RATE(Of.VEHICLE, Kind.RATE, 1, 1000),
+    OLD_FREE(Of.VEHICLE, Kind.LENGTH, 50, 900),
+    OLD_SOLID(Of.VEHICLE, Kind.LENGTH, 10, 600),
+    OLD_BENCH(Of.VEHICLE, Kind.YES, 0, 1),
+    OLD_GAS(Of.VEHICLE, Kind.FORCE, 0, 2000),
+    OLD_LONG(Of.VEHICLE, Kind.LENGTH, 100, 1200),
+    OLD_SHORT(Of.VEHICLE, Kind.LENGTH, 50, 1000),
+    OLD_STOP(Of.VEHICLE, Kind.LENGTH, 1, 250),
+    OLD_RINGS(Of.VEHICLE, Kind.COUNT, 1, 12),
+
+    BOX(Of.KIT, Kind.DROP, -150, 300),
+    BOX_TO(Of.KIT, Kind.DROP, -150, 300),
+    BOX_DAMPERS(Of.KIT, Kind.YES, 0, 1),
+    NEW_RATE(Of.KIT, Kind.RATE, 1, 1000),
+    NEW_FREE(Of.KIT, Kind.LENGTH, 50, 900),
+    NEW_SOLID(Of.KIT, Kind.LENGTH, 10, 600),
+    NEW_BENCH(Of.KIT, Kind.YES, 0, 1),
+    NEW_GAS(Of.KIT, Kind.FORCE, 0, 2000),
+    NEW_LONG(Of.KIT, Kind.LENGTH, 100, 1200),
+    NEW_SHORT(Of.KIT, Kind.LENGTH, 50, 1000),
+    NEW_STOP(Of.KIT, Kind.LENGTH, 1, 250),
+    NEW_RINGS(Of.KIT, Kind.COUNT, 1, 12),
+    PERCH(Of.KIT, Kind.DROP, -150, 150),
+    PERCH_LEAST(Of.KIT, Kind.DROP, -150, 150),
+    PERCH_MOST(Of.KIT, Kind.DROP, -150, 150),
+    OLD_STACK(Of.KIT, Kind.LENGTH, 0, 100),
+    NEW_STACK(Of.KIT, Kind.LENGTH, 0, 100),
+    OLD_PAD(Of.KIT, Kind.LENGTH, 0, 100),
+    NEW_PAD(Of.KIT, Kind.LENGTH, 0, 100),
+    OLD_SEAT_LOW(Of.KIT, Kind.LENGTH, 0, 600),
+    OLD_SEAT_HIGH(Of.KIT, Kind.LENGTH, 0, 600),
+    NEW_SEAT_LOW(Of.KIT, Kind.LENGTH, 0, 600),
+    NEW_SEAT_HIGH(Of.KIT, Kind.LENGTH, 0, 600),
+    POCKET(Of.KIT, Kind.DROP, -150, 150),
+    SPINDLE(Of.KIT, Kind.DROP, -150, 150),
+    BLOCK(Of.KIT, Kind.DROP, -300, 300),
+
+    NAME(Of.WHOLE, Kind.TEXT, 0, 60),
+    CONDITION(Of.WHOLE, Kind.TEXT, 0, 120),
+    PRICE(Of.WHOLE, Kind.TEXT, 0, 40),
+    DAYS(Of.WHOLE, Kind.TEXT, 0, 40),
+    HOURS(Of.WHOLE, Kind.TEXT, 0, 40),
+    ALSO(Of.WHOLE, Kind.TEXT, 0, 200);
+
+    /** Of what it tells. */
+    enum Of {
+        VEHICLE,
+        KIT,
+        WHOLE
+    }
+
+    /** How it is written. */
+    public enum Kind {
+        LENGTH,
+        /** A length that may be negative. */
+        DROP,
+        FORCE,
+        RATE,
+        NUMBER,
+        COUNT,
+        YES,
+        TEXT
+    }
+
+    private final Of of;
+    private final Kind kind;
+    private final double least;
+    private final double most;
+
+    KitField(Of of, Kind kind, double least, double most) {
+        this.of = of;
+        this.kind = kind;
+        this.least = least;
+        this.most = most;
+    }
+
+    /** It is the vehicle's own, whatever kit it gets. */
+    boolean vehicle() {
+        return of == Of.VEHICLE;
+    }
+
+    /** It is told of each end. */
+    public boolean perEnd() {
+        return of != Of.WHOLE;
+    }
+
+    public Kind kind() {
+        return kind;
+    }
+
+    public double least() {
+        return least;
+    }
+
+    public double most() {
+        return most;
+    }
+
+    static List<KitField> ofEnds() {
+        return Stream.of(values()).filter(KitField::perEnd).toList();
+    }
+}

@@ -1,0 +1,111 @@
+package abbex.app.kit;
+
+import abbex.app.arrive.Job;
+import abbex.app.measure.JobSheets;
+import abbex.app.measure.SheetData;
+import abbex.app.measure.Sheets;
+import abbex.app.store.Reads;
+import abbex.core.heights.Height;
+import abbex.core.heights.HeightSheet;
+import abbex.core.heights.Method;
+import abbex.core.kit.EndKit;
+import abbex.core.kit.EndNow;
+import abbex.core.kit.EndPlan;
+import abbex.core.kit.KitPlan;
+import abbex.core.kit.Narrowing;
+import abbex.core.kit.PlannedHeight;
+import abbex.core.kit.Wish;
+import abbex.core.vehicle.End;
+import abbex.core.vehicle.PerEnd;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Service;
+
+/** What will come of a kit, for every station that asks: the one answer. */
+@Service
+public class KitPlans {
+    private final Kits kits;
+    private final Sheets sheets;
+    private final Reads reads;
+
+    KitPlans(Kits kits, Sheets sheets, Reads reads) {
+        this.kits = kits;
+        this.sheets = sheets;
+        this.reads = reads;
+    }
+
+    /**
+     * A plan with what it starts from.
+     *
+     * @param heights of the first sheet, as they are and will be
+     * @param narrowing which measurement would narrow an end's answer most
+     * @param attitude how the vehicle stands between its ends
+     */
+    public record Planned(
+            PerEnd<EndNow> now,
+            PerEnd<EndKit> kit,
+            KitPlan plan,
+            List<PlannedHeight> heights,
+            PerEnd<Optional<Narrowing.Gain>> narrowing,
+            Wish.Attitude attitude) {
+        /** How far an end comes down when it is set down, mm. */
+        public OptionalDouble drop(End end) {
+            return plan.ends()
+                    .get(end)
+                    .map(p -> OptionalDouble.of(p.setDown().value()))
+                    .orElseGet(OptionalDouble::empty);
+        }
+    }
+
+    /** The plan of a stay by the kit that it gets. */
+    public Planned of(Job job) {
+        return reads.ofVehicle(
+                job.shop(),
+                job.vehicle().id(),
+                List.of(KitPlans.class, job.shop(), job.id()),
+                () -> of(job, kits.of(job).chosen().values()));
+    }
+
+    /** The plan by what is told, kept or not. */
+    public Planned of(Job job, KitValues values) {
+        PerEnd<EndNow> now = PerEnd.of(end -> Ends.now(job, end, values));
+        PerEnd<EndKit> kit = PerEnd.of(end -> Ends.kit(job, end, values));
+        KitPlan plan = KitPlan.predict(now, kit, PerEnd.of(end -> EndPlan.USUAL_SETTLING));
+        Optional<HeightSheet> before = sheets.of(job.shop(), job.id()).before().map(SheetData::heights);
+        return new Planned(
+                now,
+                kit,
+                plan,
+                before.map(plan::heights).orElse(List.of()),
+                PerEnd.of(end -> kit.get(end).nothing()
+                        ? Optional.empty()
+                        : Narrowing.best(now.get(end), kit.get(end), EndPlan.USUAL_SETTLING)),
+                before.map(sheet -> new Wish.Attitude(apart(sheet, Method.TG), apart(sheet, Method.FG)))
+                        .orElse(new Wish.Attitude(OptionalDouble.empty(), OptionalDouble.empty())));
+    }
+
+    /** A sheet that was taken after the first, the newest of them. */
+    Optional<SheetData> after(Job job) {
+        JobSheets all = sheets.of(job.shop(), job.id());
+        return all.now();
+    }
+
+    /** By how much the rear stands higher than the front by a method, the mean of the sides, mm. */
+    private static OptionalDouble apart(HeightSheet sheet, Method method) {
+        OptionalDouble front = mean(sheet, End.FRONT, method);
+        OptionalDouble rear = mean(sheet, End.REAR, method);
+        return front.isPresent() && rear.isPresent()
+                ? OptionalDouble.of(rear.getAsDouble() - front.getAsDouble())
+                : OptionalDouble.empty();
+    }
+
+    private static OptionalDouble mean(HeightSheet sheet, End end, Method method) {
+        return Stream.of(end.left(), end.right())
+                .flatMap(corner -> sheet.at(corner, method).stream())
+                .map(Height::value)
+                .mapToDouble(length -> length.mm())
+                .average();
+    }
+}

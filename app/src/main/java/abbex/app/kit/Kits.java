@@ -1,0 +1,283 @@
+package abbex.app.kit;
+
+import abbex.app.arrive.Job;
+import abbex.app.people.Audit;
+import abbex.app.people.Person;
+import abbex.app.store.Ids;
+import abbex.app.store.Reads;
+import abbex.app.store.Times;
+import abbex.core.heights.Advertised;
+import abbex.core.vehicle.End;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Kits for stays and what is told of them, one shop at a time: the public service of the station. */
+@Service
+public class Kits {
+    private static final String OF = """
+            select v.seq, v.kit_id, v.end_of, v.field, v.raw, v.value
+              from kit_value v
+             where v.shop_id = :shop and v.vehicle_id = :vehicle
+             order by v.seq
+            """;
+
+    private static final String OF_JOB = """
+            select id, (select kit_id from kit_choice c where c.shop_id = k.shop_id and c.job_id = k.job_id
+                         order by seq desc limit 1) chosen,
+                   (select reason from kit_choice c where c.shop_id = k.shop_id and c.job_id = k.job_id
+                     order by seq desc limit 1) reason
+              from kit k where shop_id = :shop and job_id = :job order by made_at, id
+            """;
+
+    private static final String ADD = """
+            insert into kit (id, shop_id, job_id, person_id, made_at) values (:id, :shop, :job, :person, :at)
+            """;
+
+    private static final String TELL = """
+            insert into kit_value (shop_id, vehicle_id, kit_id, end_of, field, raw, value, person_id, made_at)
+            values (:shop, :vehicle, :kit, :end, :field, :raw, :value, :person, :at)
+            """;
+
+    private static final String CHOOSE = """
+            insert into kit_choice (shop_id, job_id, kit_id, reason, person_id, made_at)
+            values (:shop, :job, :kit, :reason, :person, :at)
+            """;
+
+    private final JdbcClient jdbc;
+    private final Audit audit;
+    private final Reads reads;
+    private final Clock clock;
+
+    Kits(JdbcClient jdbc, Audit audit, Reads reads, Clock clock) {
+        this.jdbc = jdbc;
+        this.audit = audit;
+        this.reads = reads;
+        this.clock = clock;
+    }
+
+    /**
+     * A kit for a stay.
+     *
+     * @param id null for the one that was only named when the vehicle was received
+     * @param values of the vehicle and of the kit
+     * @param edition grows with whatever is told of the vehicle or the kit
+     */
+    public record Kit(@Nullable UUID id, KitValues values, long edition) {
+        public String name() {
+            return values.raw(null, KitField.NAME);
+        }
+
+        /** What it is chosen by on a page. */
+        public String key() {
+            return id == null ? "" : id.toString();
+        }
+    }
+
+    /**
+     * All kits of a stay.
+     *
+     * @param list at least one
+     * @param chosen the one that the stay gets
+     * @param reason why; empty where nobody said
+     */
+    public record OfJob(List<Kit> list, Kit chosen, String reason, boolean decided) {
+        public Optional<Kit> find(String key) {
+            return list.stream().filter(kit -> kit.key().equals(key)).findFirst();
+        }
+    }
+
+    private record Kept(Map<String, Map<KitValues.Key, KitValues.Told>> values, Map<String, Long> newest) {}
+
+    public OfJob of(Job job) {
+        return reads.ofVehicle(
+                job.shop(), job.vehicle().id(), List.of(Kits.class, job.shop(), job.id()), () -> read(job));
+    }
+
+    private OfJob read(Job job) {
+        Kept kept = kept(job);
+        record Row(
+                UUID id, @Nullable String chosen, @Nullable String reason) {}
+        List<Row> rows = jdbc.sql(OF_JOB)
+                .param("shop", job.shop().toString())
+                .param("job", job.id().toString())
+                .query((row, n) -> new Row(Ids.id(row, "id"), row.getString("chosen"), row.getString("reason")))
+                .list();
+        if (rows.isEmpty()) {
+            Kit named = kit(job, null, kept);
+            return new OfJob(List.of(named), named, "", false);
+        }
+        List<Kit> kits = rows.stream().map(row -> kit(job, row.id(), kept)).toList();
+        Row first = rows.get(0);
+        Kit chosen = kits.stream()
+                .filter(kit -> kit.key().equals(first.chosen()))
+                .findFirst()
+                .orElse(kits.get(0));
+        return new OfJob(kits, chosen, Objects.requireNonNullElse(first.reason(), ""), first.chosen() != null);
+    }
+
+    private Kept kept(Job job) {
+        Kept kept = new Kept(new HashMap<>(), new HashMap<>());
+        jdbc.sql(OF)
+                .param("shop", job.shop().toString())
+                .param("vehicle", job.vehicle().id().toString())
+                .query(row -> {
+                    String kit = Objects.requireNonNullElse(row.getString("kit_id"), "");
+                    kept.newest().put(kit, row.getLong("seq"));
+                    value(row, kept.values().computeIfAbsent(kit, k -> new HashMap<>()));
+                });
+        return kept;
+    }
+
+    private static void value(ResultSet row, Map<KitValues.Key, KitValues.Told> into) throws SQLException {
+        String end = row.getString("end_of");
+        KitValues.Key key =
+                new KitValues.Key(end.isEmpty() ? null : End.valueOf(end), KitField.valueOf(row.getString("field")));
+        String raw = row.getString("raw");
+        if (raw.isEmpty()) {
+            into.remove(key);
+        } else {
+            into.put(key, new KitValues.Told(raw, row.getDouble("value")));
+        }
+    }
+
+    /** The first kit of a stay starts with what was said of it when the vehicle was received. */
+    private static Kit kit(Job job, @Nullable UUID id, Kept kept) {
+        Map<KitValues.Key, KitValues.Told> all = new LinkedHashMap<>();
+        if (id == null) {
+            all.putAll(received(job).told());
+        } else {
+            all.putAll(kept.values().getOrDefault(id.toString(), Map.of()));
+        }
+        all.putAll(kept.values().getOrDefault("", Map.of()));
+        long edition = Math.max(
+                kept.newest().getOrDefault("", 0L),
+                id == null ? 0 : kept.newest().getOrDefault(id.toString(), 0L));
+        return new Kit(id, new KitValues(all), edition);
+    }
+
+    /** What was said of a kit when the vehicle was received: its name and what its box promises. */
+    static KitValues received(Job job) {
+        Map<KitValues.Key, KitValues.Told> told = new HashMap<>();
+        if (!job.kit().isEmpty()) {
+            told.put(new KitValues.Key(null, KitField.NAME), new KitValues.Told(job.kit(), 0));
+        }
+        for (End end : End.values()) {
+            Job.Promise promise = job.promises().get(end);
+            if (promise != null) {
+                Advertised.Range range = promise.range();
+                told.put(
+                        new KitValues.Key(end, KitField.BOX),
+                        new KitValues.Told(promise.leastRaw(), range.least().mm()));
+                if (!range.single()) {
+                    told.put(
+                            new KitValues.Key(end, KitField.BOX_TO),
+                            new KitValues.Told(promise.mostRaw(), range.most().mm()));
+                }
+            }
+        }
+        return new KitValues(told);
+    }
+
+    /**
+     * Keeps what is told of a kit and of the vehicle; of a stay's first kit all that was said when it was received as well.
+     *
+     * @param from the edition that was on the page; empty when nobody says which
+     * @return the kit's id; empty when somebody told otherwise meanwhile, and nothing is changed then
+     */
+    @Transactional
+    public Optional<UUID> tell(Person by, Job job, @Nullable UUID kit, KitValues values, Optional<Integer> from) {
+        Kit standing = standing(job, kit);
+        if (from.isPresent() && from.get() != standing.edition()) {
+            return Optional.empty();
+        }
+        UUID id = kit == null ? add(by, job) : kit;
+        (kit == null
+                        ? vehicle(standing.values()).changed(values)
+                        : standing.values().changed(values))
+                .forEach((key, told) -> tell(by, job, key.field().vehicle() ? null : id, key, told));
+        return Optional.of(id);
+    }
+
+    private static KitValues vehicle(KitValues all) {
+        Map<KitValues.Key, KitValues.Told> told = new HashMap<>(all.told());
+        told.keySet().removeIf(key -> !key.field().vehicle());
+        return new KitValues(told);
+    }
+
+    /** Read afresh, for what is written is counted from it. */
+    private Kit standing(Job job, @Nullable UUID kit) {
+        List<Kit> kits = new ArrayList<>(read(job).list());
+        return kits.stream()
+                .filter(k -> Objects.equals(k.id(), kit))
+                .findFirst()
+                .orElseGet(() -> kit(job, kit, kept(job)));
+    }
+
+    private UUID add(Person by, Job job) {
+        UUID id = Ids.fresh();
+        jdbc.sql(ADD)
+                .param("id", id.toString())
+                .param("shop", by.shop().toString())
+                .param("job", job.id().toString())
+                .param("person", by.id().toString())
+                .param("at", Times.column(clock.instant()))
+                .update();
+        return id;
+    }
+
+    private void tell(Person by, Job job, @Nullable UUID kit, KitValues.Key key, KitValues.Told told) {
+        jdbc.sql(TELL)
+                .param("shop", by.shop().toString())
+                .param("vehicle", job.vehicle().id().toString())
+                .param("kit", Ids.text(kit))
+                .param("end", key.end() == null ? "" : key.end().name())
+                .param("field", key.field().name())
+                .param("raw", told.raw())
+                .param("value", told.value())
+                .param("person", by.id().toString())
+                .param("at", Times.column(clock.instant()))
+                .update();
+    }
+
+    /** Another kit beside those there are. */
+    @Transactional
+    public UUID another(Person by, Job job, String name) {
+        if (of(job).list().get(0).id() == null) {
+            tell(by, job, null, of(job).list().get(0).values(), Optional.empty());
+        }
+        UUID id = add(by, job);
+        tell(by, job, id, new KitValues.Key(null, KitField.NAME), new KitValues.Told(name, 0));
+        return id;
+    }
+
+    /** The kit that a stay gets, and why. */
+    @Transactional
+    public void choose(Person by, Job job, UUID kit, String reason) {
+        jdbc.sql(CHOOSE)
+                .param("shop", by.shop().toString())
+                .param("job", job.id().toString())
+                .param("kit", kit.toString())
+                .param("reason", reason)
+                .param("person", by.id().toString())
+                .param("at", Times.column(clock.instant()))
+                .update();
+        audit.add(
+                by,
+                Audit.What.KIT_CHOSEN,
+                job.vehicle().plate() + ": "
+                        + of(job).find(kit.toString()).map(Kit::name).orElse(""));
+    }
+}

@@ -1,0 +1,49 @@
+package abbex.app.plan;
+
+import abbex.app.kit.KitField;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A line of the bench: the old part's figure and the new one's beside it.
+ *
+ * @param key of its words
+ * @param group of parts that it belongs to
+ * @param old null where only the new part has it
+ * @param fresh null where only the vehicle has it
+ */
+public record BenchRow(
+        String key,
+        String group,
+        @Nullable KitField old,
+        @Nullable KitField fresh) {
+    /** In the order in which parts lie on a bench: the usual first. */
+    static final List<BenchRow> ALL = List.of(
+            new BenchRow("box", "box", null, KitField.BOX),
+            new BenchRow("boxto", "box", null, KitField.BOX_TO),
+            new BenchRow("boxdampers", "box", null, KitField.BOX_DAMPERS),
+            new BenchRow("rate", "spring", KitField.OLD_RATE, KitField.NEW_RATE),
+            new BenchRow("free", "spring", KitField.OLD_FREE, KitField.NEW_FREE),
+            new BenchRow("solid", "spring", KitField.OLD_SOLID, KitField.NEW_SOLID),
+            new BenchRow("bench", "spring", KitField.OLD_BENCH, KitField.NEW_BENCH),
+            new BenchRow("seats", "spring", KitField.SEATS, null),
+            new BenchRow("gas", "damper", KitField.OLD_GAS, KitField.NEW_GAS),
+            new BenchRow("long", "damper", KitField.OLD_LONG, KitField.NEW_LONG),
+            new BenchRow("short", "damper", KitField.OLD_SHORT, KitField.NEW_SHORT),
+            new BenchRow("rod", "damper", KitField.ROD, null),
+            new BenchRow("stop", "damper", KitField.OLD_STOP, KitField.NEW_STOP),
+            new BenchRow("rings", "damper", KitField.OLD_RINGS, KitField.NEW_RINGS),
+            new BenchRow("perch", "seat", null, KitField.PERCH),
+            new BenchRow("perchleast", "seat", null, KitField.PERCH_LEAST),
+            new BenchRow("perchmost", "seat", null, KitField.PERCH_MOST),
+            new BenchRow("stack", "seat", KitField.OLD_STACK, KitField.NEW_STACK),
+            new BenchRow("pad", "seat", KitField.OLD_PAD, KitField.NEW_PAD),
+            new BenchRow("seatlow", "seat", KitField.OLD_SEAT_LOW, KitField.NEW_SEAT_LOW),
+            new BenchRow("seathigh", "seat", KitField.OLD_SEAT_HIGH, KitField.NEW_SEAT_HIGH),
+            new BenchRow("pocket", "other", null, KitField.POCKET),
+            new BenchRow("spindle", "other", null, KitField.SPINDLE),
+            new BenchRow("block", "other", null, KitField.BLOCK),
+            new BenchRow("load", "vehicle", KitField.LOAD, null),
+            new BenchRow("ratio", "vehicle", KitField.RATIO, null),
+            new BenchRow("rodratio", "vehicle", KitField.ROD_RATIO, null));
+}

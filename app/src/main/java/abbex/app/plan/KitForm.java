@@ -1,0 +1,185 @@
+package abbex.app.plan;
+
+import abbex.app.form.Form;
+import abbex.app.kit.KitField;
+import abbex.app.kit.KitValues;
+import abbex.core.units.ForceText;
+import abbex.core.units.ForceUnit;
+import abbex.core.units.Length;
+import abbex.core.units.RateUnit;
+import abbex.core.units.TapeReading;
+import abbex.core.units.TapeText;
+import abbex.core.vehicle.End;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.jspecify.annotations.Nullable;
+
+/** What somebody types of a vehicle's springs and of a kit. */
+final class KitForm {
+    private final Form form;
+    private final KitValues standing;
+
+    private KitForm(Form form, KitValues standing) {
+        this.form = form;
+        this.standing = standing;
+    }
+
+    /** What stands, with what was sent in its place; what cannot be taken is told by the form. */
+    static KitValues read(Form form, KitValues standing) {
+        KitForm read = new KitForm(form, standing);
+        Map<KitValues.Key, KitValues.Told> told = new HashMap<>();
+        for (KitField field : KitField.values()) {
+            if (field.perEnd()) {
+                for (End end : End.values()) {
+                    read.take(new KitValues.Key(end, field), told);
+                }
+            } else {
+                read.take(new KitValues.Key(null, field), told);
+            }
+        }
+        KitValues all = standing.with(told);
+        for (End end : End.values()) {
+            together(form, all, end);
+        }
+        return all;
+    }
+
+    private void take(KitValues.Key key, Map<KitValues.Key, KitValues.Told> told) {
+        String name = key.name();
+        boolean box = key.field().kind() == KitField.Kind.YES;
+        if (!form.has(name) && !(box && form.has(name + ".asked"))) {
+            return;
+        }
+        String text = form.text(name);
+        if (text.isEmpty()) {
+            told.put(key, new KitValues.Told("", 0));
+        } else if (text.equals(standing.raw(key.end(), key.field()))) {
+            told.put(key, standing.at(key.end(), key.field()).orElseThrow());
+        } else {
+            value(key.field(), name, text).ifPresent(value -> told.put(key, value));
+        }
+    }
+
+    private Optional<KitValues.Told> value(KitField field, String name, String text) {
+        return switch (field.kind()) {
+            case TEXT -> Optional.of(new KitValues.Told(form.line(name, (int) field.most()), 0));
+            case YES -> Optional.of(new KitValues.Told("yes", 1));
+            case LENGTH, DROP -> length(field, name);
+            case NUMBER, COUNT -> number(field, name);
+            case FORCE ->
+                unit(
+                        field,
+                        name,
+                        ForceText.force(text, metric() ? ForceUnit.KILOGRAM : ForceUnit.POUND),
+                        "770 lb, 350 kg, 3400 N");
+            case RATE ->
+                unit(
+                        field,
+                        name,
+                        ForceText.rate(text, metric() ? RateUnit.NEWTON_PER_MM : RateUnit.POUND_PER_INCH),
+                        "160 lb/in, 28 N/mm");
+        };
+    }
+
+    private boolean metric() {
+        return form.reader().unit().metric();
+    }
+
+    private Optional<KitValues.Told> length(KitField field, String name) {
+        TapeText.Allowed allowed =
+                field.kind() == KitField.Kind.DROP ? TapeText.Allowed.ANY : TapeText.Allowed.ZERO_OR_MORE;
+        Optional<TapeReading> reading = form.needed(name, allowed, Length.ofRoundedMm(field.most()));
+        if (reading.isEmpty()) {
+            return Optional.empty();
+        }
+        double mm = reading.get().value().mm();
+        if (mm < field.least()) {
+            form.problem(
+                    name,
+                    "problem.range.length",
+                    "read",
+                    form.text(name),
+                    "least",
+                    Length.ofRoundedMm(field.least()),
+                    "most",
+                    Length.ofRoundedMm(field.most()));
+            return Optional.empty();
+        }
+        return Optional.of(new KitValues.Told(form.raw(reading.get()), mm));
+    }
+
+    private Optional<KitValues.Told> number(KitField field, String name) {
+        OptionalDouble number = form.number(name, field.least(), field.most());
+        if (number.isPresent() && field.kind() == KitField.Kind.COUNT && number.getAsDouble() % 1 != 0) {
+            form.problem(name, "problem.kit.whole", "read", form.text(name));
+            return Optional.empty();
+        }
+        return number.isPresent()
+                ? Optional.of(new KitValues.Told(form.text(name), number.getAsDouble()))
+                : Optional.empty();
+    }
+
+    private Optional<KitValues.Told> unit(KitField field, String name, OptionalDouble read, String like) {
+        if (read.isEmpty()) {
+            form.problem(name, "problem.kit.unit", "read", form.text(name), "like", like);
+            return Optional.empty();
+        }
+        if (read.getAsDouble() < field.least() || read.getAsDouble() > field.most()) {
+            form.problem(name, "problem.kit.unlikely", "read", form.text(name), "like", like);
+            return Optional.empty();
+        }
+        return Optional.of(new KitValues.Told(form.text(name), read.getAsDouble()));
+    }
+
+    /** What only goes together, or not at all. */
+    private static void together(Form form, KitValues all, End end) {
+        shorter(form, all, end, KitField.OLD_SOLID, KitField.OLD_FREE, "problem.kit.solid");
+        shorter(form, all, end, KitField.NEW_SOLID, KitField.NEW_FREE, "problem.kit.solid");
+        shorter(form, all, end, KitField.OLD_SHORT, KitField.OLD_LONG, "problem.kit.damper");
+        shorter(form, all, end, KitField.NEW_SHORT, KitField.NEW_LONG, "problem.kit.damper");
+        pair(form, all, end, KitField.OLD_RATE, KitField.OLD_FREE);
+        pair(form, all, end, KitField.NEW_RATE, KitField.NEW_FREE);
+        shorter(form, all, end, KitField.SEATS, KitField.OLD_FREE, "problem.kit.seats");
+        heavier(form, all, end);
+    }
+
+    private static @Nullable Double value(KitValues all, End end, KitField field) {
+        return all.at(end, field).map(KitValues.Told::value).orElse(null);
+    }
+
+    private static void shorter(Form form, KitValues all, End end, KitField less, KitField more, String key) {
+        Double a = value(all, end, less);
+        Double b = value(all, end, more);
+        if (a != null && b != null && a >= b) {
+            form.problem(
+                    new KitValues.Key(end, less).name(),
+                    key,
+                    "read",
+                    Length.ofRoundedMm(a),
+                    "most",
+                    Length.ofRoundedMm(b));
+        }
+    }
+
+    private static void pair(Form form, KitValues all, End end, KitField one, KitField other) {
+        boolean has = all.at(end, one).isPresent();
+        if (has != all.at(end, other).isPresent()) {
+            form.problem(new KitValues.Key(end, has ? other : one).name(), "problem.kit.pair");
+        }
+    }
+
+    /** A rate that a load would press solid, or a spring that pushes more than the car weighs. */
+    private static void heavier(Form form, KitValues all, End end) {
+        Double rate = value(all, end, KitField.NEW_RATE);
+        Double free = value(all, end, KitField.NEW_FREE);
+        if (rate != null && free != null && rate * free < 400) {
+            form.problem(
+                    new KitValues.Key(end, KitField.NEW_RATE).name(),
+                    "problem.kit.soft",
+                    "read",
+                    form.text(new KitValues.Key(end, KitField.NEW_RATE).name()));
+        }
+    }
+}

@@ -1,0 +1,80 @@
+package abbex.app.plan;
+
+import abbex.app.drawing.CoilDrawing;
+import abbex.app.drawing.RodsDrawing;
+import abbex.app.drawing.StairDrawing;
+import abbex.app.ground.Stances;
+import abbex.app.page.Words;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What will come of a kit, as one page shows it; every text is safe for a page.
+ *
+ * @param side the vehicle as it stands and as planned; null while its wheels or what is planned are not known
+ * @param ends those that are planned
+ * @param says what the drop takes with it, worst first
+ * @param wishes what each needs of the rear, and what it costs
+ * @param buys what has to be bought and booked, each with why
+ * @param missing what is to be done first; empty when nothing is
+ */
+public record PlanPage(
+        Stances.@Nullable SideView side,
+        List<EndView> ends,
+        List<Words.Said> says,
+        List<WishView> wishes,
+        List<Buy> buys,
+        String missing) {
+    /**
+     * An end.
+     *
+     * @param code FRONT or REAR
+     * @param drop as set down
+     * @param half what it may be off by
+     * @param settled how far it comes down when it has settled
+     * @param down the drop in mm, for a hand that moves it
+     * @param ratio how far the spring moves for a millimetre of the wheel
+     * @param box what the box promises, where the drop follows from the springs; else empty
+     * @param stairs the staircase with its columns
+     * @param notes good to know
+     * @param narrow which measurement would narrow it most; empty where none would
+     */
+    public record EndView(
+            String code,
+            String name,
+            String drop,
+            String half,
+            String settled,
+            String low,
+            double down,
+            double ratio,
+            String can,
+            String box,
+            @Nullable StairDrawing stairs,
+            List<Step> steps,
+            @Nullable RodsDrawing rods,
+            String was,
+            String left,
+            @Nullable CoilDrawing coils,
+            List<String> lengths,
+            String ride,
+            List<HeightRow> heights,
+            String narrow,
+            List<Words.Said> notes) {}
+
+    /** A column of the staircase. */
+    public record Step(String name, String drop, String half, List<String> how) {}
+
+    /**
+     * A height.
+     *
+     * @param measured on the newest sheet after the first; empty before there is one
+     */
+    public record HeightRow(String spot, String now, String setDown, String settled, String measured, String off) {}
+
+    /** A wish with what the rear has to do for it, and how the others stand then. */
+    public record WishView(String code, String name, String rear, String costs, boolean met) {}
+
+    /** Something to buy or to book. */
+    public record Buy(String what, String why) {}
+}

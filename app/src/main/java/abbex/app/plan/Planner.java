@@ -1,0 +1,348 @@
+package abbex.app.plan;
+
+import abbex.app.arrive.Job;
+import abbex.app.drawing.CoilDrawing;
+import abbex.app.drawing.RodsDrawing;
+import abbex.app.drawing.StairDrawing;
+import abbex.app.ground.Stances;
+import abbex.app.kit.KitField;
+import abbex.app.kit.KitPlans;
+import abbex.app.kit.KitValues;
+import abbex.app.measure.JobSheets;
+import abbex.app.measure.SheetData;
+import abbex.app.measure.Sheets;
+import abbex.app.page.Numerals;
+import abbex.app.page.Reader;
+import abbex.app.page.Words;
+import abbex.core.figure.Severity;
+import abbex.core.heights.Height;
+import abbex.core.kit.EndPlan;
+import abbex.core.kit.Interval;
+import abbex.core.kit.KitFinding;
+import abbex.core.kit.PlannedHeight;
+import abbex.core.kit.Row;
+import abbex.core.kit.Travel;
+import abbex.core.kit.Wish;
+import abbex.core.units.Frequency;
+import abbex.core.units.Length;
+import abbex.core.vehicle.End;
+import abbex.core.vehicle.PerEnd;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.Function;
+import java.util.function.Predicate;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+
+/** Words and drawings for what will come of a kit. */
+@Service
+class Planner {
+    private final KitPlans plans;
+    private final Sheets sheets;
+    private final Stances stances;
+    private final Words words;
+
+    Planner(KitPlans plans, Sheets sheets, Stances stances, Words words) {
+        this.plans = plans;
+        this.sheets = sheets;
+        this.stances = stances;
+        this.words = words;
+    }
+
+    PlanPage of(Job job, KitValues values, Reader reader) {
+        KitPlans.Planned planned = plans.of(job, values);
+        JobSheets all = sheets.of(job.shop(), job.id());
+        Optional<SheetData> after = all.now();
+        List<PlanPage.EndView> ends = new ArrayList<>();
+        for (End end : End.values()) {
+            planned.plan().ends().get(end).ifPresent(plan -> ends.add(end(planned, end, plan, values, after, reader)));
+        }
+        PerEnd<OptionalDouble> drops = PerEnd.of(planned::drop);
+        return new PlanPage(
+                ends.isEmpty()
+                        ? null
+                        : stances.sideView(job, drops.map(d -> d.orElse(0))).orElse(null),
+                ends,
+                said(planned, reader, f -> !note(f)),
+                wishes(planned, reader),
+                buys(planned),
+                ends.isEmpty() ? words.say("plan.empty") : all.newest().isEmpty() ? words.say("plan.baseline") : "");
+    }
+
+    private static String html(String text) {
+        return Numerals.html(text);
+    }
+
+    private static Length mm(double mm) {
+        return Length.ofRoundedMm(mm);
+    }
+
+    private static String length(double mm, Reader reader) {
+        return html(Numerals.text(mm(mm), reader));
+    }
+
+    private static String half(double mm, Reader reader) {
+        return html("± " + Numerals.uncertainty(mm(mm), reader));
+    }
+
+    private PlanPage.EndView end(
+            KitPlans.Planned planned,
+            End end,
+            EndPlan plan,
+            KitValues values,
+            Optional<SheetData> after,
+            Reader reader) {
+        Travel travel = planned.plan().travel().get(end).orElseThrow();
+        List<Double> drops = new ArrayList<>();
+        List<Double> halves = new ArrayList<>();
+        List<PlanPage.Step> steps = new ArrayList<>();
+        for (EndPlan.Line line : plan.lines()) {
+            drops.add(line.drop());
+            halves.add(2 * line.standard());
+            steps.add(new PlanPage.Step(
+                    Words.capital(words.word(line.row(), reader)),
+                    html(Numerals.drop(mm(line.drop()), reader)),
+                    line.standard() == 0 ? "" : half(2 * line.standard(), reader),
+                    words.reason(line.reason(), reader).stream()
+                            .map(Numerals::html)
+                            .toList()));
+        }
+        return new PlanPage.EndView(
+                end.name(),
+                Words.capital(words.word(end, reader)),
+                html(Numerals.drop(mm(plan.setDown().value()), reader)),
+                half(plan.setDown().half(), reader),
+                html(Numerals.drop(mm(plan.settled().value()), reader)),
+                between(plan.settled(), reader),
+                plan.setDown().value(),
+                planned.now().get(end).ratio().value(),
+                can(planned, end, values, reader),
+                plan.bySprings() ? box(planned, end, reader) : "",
+                steps.isEmpty() ? null : StairDrawing.of(drops, halves),
+                steps,
+                rods(travel, plan.setDown().value()),
+                left(travel.toStop().was(), reader),
+                left(travel.toStop().is(), reader),
+                coils(travel),
+                lengths(travel, reader),
+                ride(travel, reader),
+                heights(planned, end, after, reader),
+                narrow(planned, end, reader),
+                said(planned, reader, f -> note(f) && f.place() == end));
+    }
+
+    /** Good to know, and nothing to be done: said at its end, not among what the drop takes with it. */
+    private static boolean note(KitFinding finding) {
+        return finding.severity() == Severity.NOTE && !finding.open();
+    }
+
+    private List<Words.Said> said(KitPlans.Planned planned, Reader reader, Predicate<KitFinding> which) {
+        return words.findings(planned.plan().findings().stream().filter(which).toList(), reader);
+    }
+
+    private String between(Interval interval, Reader reader) {
+        return html(words.say("plan.between", reader, "low", mm(interval.low()), "high", mm(interval.high())));
+    }
+
+    /** Null while nothing of the travel is known. */
+    private static @Nullable RodsDrawing rods(Travel travel, double drop) {
+        return travel.toMetal().is().isEmpty()
+                ? null
+                : RodsDrawing.of(rod(travel, Travel.Both::was), rod(travel, Travel.Both::is), drop);
+    }
+
+    private static RodsDrawing.Travel rod(Travel travel, Function<Travel.Both, OptionalDouble> which) {
+        return new RodsDrawing.Travel(
+                which.apply(travel.toMetal()), which.apply(travel.toStop()), which.apply(travel.droop()));
+    }
+
+    private static String left(OptionalDouble left, Reader reader) {
+        return left.isEmpty() ? "" : Numerals.drawn(Numerals.text(mm(left.getAsDouble()), reader));
+    }
+
+    /** The old spring free and at ride, then the new one; null while neither is known by its figures. */
+    private static @Nullable CoilDrawing coils(Travel travel) {
+        List<CoilDrawing.Of> coils = new ArrayList<>();
+        travel.spring().was().ifPresent(s -> coils.addAll(both("was", s)));
+        travel.spring().is().ifPresent(s -> coils.addAll(both("planned", s)));
+        return coils.isEmpty() ? null : CoilDrawing.of(coils);
+    }
+
+    private static List<CoilDrawing.Of> both(String style, Travel.Lengths spring) {
+        return List.of(new CoilDrawing.Of(style, spring.free()), new CoilDrawing.Of(style, spring.ride()));
+    }
+
+    private static List<String> lengths(Travel travel, Reader reader) {
+        List<String> lengths = new ArrayList<>();
+        for (Optional<Travel.Lengths> spring :
+                List.of(travel.spring().was(), travel.spring().is())) {
+            spring.ifPresent(s -> {
+                lengths.add(Numerals.drawn(Numerals.text(mm(s.free()), reader)));
+                lengths.add(Numerals.drawn(Numerals.text(mm(s.ride()), reader)));
+            });
+        }
+        return lengths;
+    }
+
+    private String ride(Travel travel, Reader reader) {
+        return travel.ride()
+                .is()
+                .map(is -> words.word(new Frequency(is.hertz()), reader))
+                .orElse("");
+    }
+
+    private String can(KitPlans.Planned planned, End end, KitValues values, Reader reader) {
+        Optional<Double> least = values.at(end, KitField.PERCH_LEAST).map(KitValues.Told::value);
+        Optional<Double> most = values.at(end, KitField.PERCH_MOST).map(KitValues.Told::value);
+        if (least.isEmpty() || most.isEmpty()) {
+            return "";
+        }
+        double ratio = planned.now().get(end).ratio().value();
+        double rest = planned.drop(end).orElse(0)
+                - values.at(end, KitField.PERCH).map(KitValues.Told::value).orElse(0.0) / ratio;
+        return html(words.say(
+                "plan.can", reader, "least", mm(rest + least.get() / ratio), "most", mm(rest + most.get() / ratio)));
+    }
+
+    private String box(KitPlans.Planned planned, End end, Reader reader) {
+        return planned.kit()
+                .get(end)
+                .box()
+                .map(box -> html(
+                        box.single()
+                                ? words.say("plan.box", reader, "drop", box.most())
+                                : words.say("plan.box.range", reader, "least", box.least(), "most", box.most())))
+                .orElse("");
+    }
+
+    private String narrow(KitPlans.Planned planned, End end, Reader reader) {
+        return planned.narrowing()
+                .get(end)
+                .map(gain -> html(words.say(
+                        "plan.narrow",
+                        reader,
+                        "measuring",
+                        Words.capital(words.word(gain.of(), reader)),
+                        "then",
+                        Numerals.uncertainty(mm(gain.half()), reader),
+                        "now",
+                        Numerals.uncertainty(
+                                mm(planned.plan()
+                                        .ends()
+                                        .get(end)
+                                        .orElseThrow()
+                                        .setDown()
+                                        .half()),
+                                reader))))
+                .orElse("");
+    }
+
+    private List<PlanPage.HeightRow> heights(
+            KitPlans.Planned planned, End end, Optional<SheetData> after, Reader reader) {
+        List<PlanPage.HeightRow> rows = new ArrayList<>();
+        for (PlannedHeight height : planned.heights()) {
+            if (!height.spot().place().code().equals(end.code())
+                    && !(height.spot().atCorner() && height.spot().corner().end() == end)) {
+                continue;
+            }
+            Optional<Height> measured = after.flatMap(sheet -> sheet.heights().at(height.spot()));
+            rows.add(new PlanPage.HeightRow(
+                    html(words.word(height.spot(), reader)),
+                    length(height.now().value().mm(), reader),
+                    length(height.setDown().value(), reader) + " "
+                            + half(height.setDown().half(), reader),
+                    length(height.settled().value(), reader) + " "
+                            + half(height.settled().half(), reader),
+                    measured.map(m -> length(m.value().mm(), reader)).orElse(""),
+                    measured.map(m -> off(height, m)).orElse("")));
+        }
+        return rows;
+    }
+
+    /** Whether what was measured lies where it was planned: as set down, or as settled. */
+    private static String off(PlannedHeight planned, Height measured) {
+        double is = measured.value().mm();
+        return planned.setDown().holds(is) || planned.settled().holds(is) ? "clear" : "look";
+    }
+
+    private List<PlanPage.WishView> wishes(KitPlans.Planned planned, Reader reader) {
+        OptionalDouble front = planned.drop(End.FRONT);
+        OptionalDouble rear = planned.drop(End.REAR);
+        if (front.isEmpty() || rear.isEmpty()) {
+            return List.of();
+        }
+        List<PlanPage.WishView> wishes = new ArrayList<>();
+        for (Wish wish : List.of(Wish.KEEP_RAKE, Wish.EQUAL_GAPS, Wish.LEVEL_FRAME)) {
+            OptionalDouble more = wish.rearMore(planned.attitude());
+            if (more.isEmpty()) {
+                continue;
+            }
+            double wanted = front.getAsDouble() + more.getAsDouble();
+            double further = wanted - rear.getAsDouble();
+            Wish.Attitude then = planned.attitude().after(front.getAsDouble(), wanted);
+            wishes.add(new PlanPage.WishView(
+                    wish.name(),
+                    Words.capital(words.word(wish, reader)),
+                    html(words.say(
+                            Math.abs(further) < 1.5
+                                    ? "plan.wish.met"
+                                    : further > 0 ? "plan.wish.lower" : "plan.wish.higher",
+                            reader,
+                            "by",
+                            mm(Math.abs(further)))),
+                    html(costs(wish, then, reader)),
+                    Math.abs(further) < 1.5));
+        }
+        return wishes;
+    }
+
+    /** How the others come out then. */
+    private String costs(Wish wish, Wish.Attitude then, Reader reader) {
+        List<String> costs = new ArrayList<>();
+        if (wish != Wish.EQUAL_GAPS && then.gap().isPresent()) {
+            costs.add(words.say("plan.cost.gap", reader, "gap", mm(then.gap().getAsDouble())));
+        }
+        if (wish != Wish.LEVEL_FRAME && then.frame().isPresent()) {
+            costs.add(
+                    words.say("plan.cost.rake", reader, "rake", mm(then.frame().getAsDouble())));
+        }
+        return String.join(", ", costs);
+    }
+
+    private List<PlanPage.Buy> buys(KitPlans.Planned planned) {
+        List<PlanPage.Buy> buys = new ArrayList<>();
+        for (KitFinding finding : planned.plan().findings()) {
+            String key = buy(finding);
+            if (!key.isEmpty()) {
+                buys.add(buy(key));
+            }
+        }
+        if (planned.plan().ends().stream().anyMatch(Optional::isPresent)) {
+            buys.add(buy("ALIGNMENT"));
+            buys.add(buy("LAMPS"));
+            boolean springs = planned.plan().ends().stream()
+                    .flatMap(Optional::stream)
+                    .anyMatch(p -> p.lines().stream().anyMatch(l -> l.row() == Row.SPRING || l.row() == Row.BOX));
+            if (springs) {
+                buys.add(buy("RETURN"));
+            }
+        }
+        return buys.stream().distinct().toList();
+    }
+
+    private static String buy(KitFinding finding) {
+        if (finding instanceof KitFinding.LooseAtDroop || finding instanceof KitFinding.MayBeLoose) {
+            return "DAMPERS";
+        }
+        if (finding instanceof KitFinding.OnStops || finding instanceof KitFinding.LittleTravelLeft) {
+            return "STOPS";
+        }
+        return finding instanceof KitFinding.LittleTravel ? "TRIM" : "";
+    }
+
+    private PlanPage.Buy buy(String key) {
+        return new PlanPage.Buy(words.say("buy." + key), words.say("buy." + key + ".why"));
+    }
+}

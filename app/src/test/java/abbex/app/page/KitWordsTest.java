@@ -1,0 +1,119 @@
+package abbex.app.page;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+
+import abbex.app.support.Said;
+import abbex.core.heights.Advertised;
+import abbex.core.kit.DamperFacts;
+import abbex.core.kit.EndKit;
+import abbex.core.kit.EndNow;
+import abbex.core.kit.EndPlan;
+import abbex.core.kit.KitFinding;
+import abbex.core.kit.KitPlan;
+import abbex.core.kit.Part;
+import abbex.core.kit.SpringFacts;
+import abbex.core.kit.StopFacts;
+import abbex.core.kit.Told;
+import abbex.core.kit.Typical;
+import abbex.core.springs.Spring;
+import abbex.core.springs.SpringLaw;
+import abbex.core.units.Graduation;
+import abbex.core.units.Length;
+import abbex.core.units.LengthUnit;
+import abbex.core.vehicle.PerEnd;
+import java.time.ZoneId;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+
+/** Every finding of a plan and every line of its ledger has words in both units. */
+class KitWordsTest {
+    private static double between(Random random, double low, double high) {
+        return low + (high - low) * random.nextDouble();
+    }
+
+    private static Spring spring(Random random) {
+        double free = between(random, 230, 380);
+        return new Spring(new SpringLaw.Linear(between(random, 8, 60), free * between(random, 0.3, 0.8)), free);
+    }
+
+    private static EndNow now(Random random) {
+        Told load = Told.typical(between(random, 2500, 4500), 200);
+        return new EndNow(
+                load,
+                Told.typical(0.95, 0.02),
+                Told.typical(0.95, 0.02),
+                Typical.wheelRate(load),
+                random.nextInt(4) == 0 ? Optional.empty() : Optional.of(SpringFacts.printed(spring(random))),
+                Optional.empty(),
+                new DamperFacts(Typical.TWIN_TUBE, damper(random, 480, 560), damper(random, 300, 340)),
+                random.nextInt(5) == 0 ? Optional.empty() : Optional.of(Told.measured(between(random, 40, 130), 1)),
+                Optional.of(StopFacts.foam(between(random, 20, 70), 1 + random.nextInt(4))));
+    }
+
+    private static Optional<Told> damper(Random random, double low, double high) {
+        return random.nextInt(6) == 0 ? Optional.empty() : Optional.of(Told.printed(between(random, low, high), 2));
+    }
+
+    private static EndKit kit(Random random) {
+        Length box = Length.ofMm(random.nextInt(60));
+        Part.SeatShape seat = new Part.SeatShape(
+                Length.ofMm(200),
+                Length.ofMm(206),
+                Length.ofMm(195 + random.nextInt(10)),
+                Length.ofMm(200 + random.nextInt(12)));
+        return new EndKit(
+                random.nextBoolean() ? Optional.of(new Advertised.Range(box, box)) : Optional.empty(),
+                random.nextBoolean(),
+                Optional.of(SpringFacts.printed(spring(random))),
+                random.nextBoolean()
+                        ? Optional.empty()
+                        : Optional.of(new DamperFacts(
+                                Typical.SINGLE_TUBE, damper(random, 440, 520), damper(random, 280, 320))),
+                Optional.empty(),
+                random.nextBoolean() ? List.of(seat, new Part.Perch(Length.ofMm(5))) : List.of());
+    }
+
+    @Test
+    void every_finding_and_every_line_has_its_words() {
+        Words words = new Words(Said.bundles(), List.of(new UnitWords(), new VehicleWords(), new KitWords()));
+        Random random = new Random(16);
+        Reader inches = new Reader(LengthUnit.INCH, new Graduation(LengthUnit.INCH, 32), ZoneId.of("UTC"));
+        Set<Class<?>> seen = new HashSet<>();
+        for (int i = 0; i < 4000; i++) {
+            PerEnd<EndNow> now = PerEnd.of(end -> now(random));
+            PerEnd<EndKit> kit = PerEnd.of(end -> kit(random));
+            KitPlan plan = KitPlan.predict(now, kit, PerEnd.of(end -> EndPlan.USUAL_SETTLING));
+            Reader reader = random.nextBoolean() ? inches : inches.other();
+            for (KitFinding finding : plan.findings()) {
+                if (seen.add(finding.getClass()) || i < 100) {
+                    Words.Said said = words.finding(finding, reader);
+                    good(said.title());
+                    good(said.text());
+                }
+            }
+            if (i < 50) {
+                plan.ends().stream()
+                        .flatMap(Optional::stream)
+                        .flatMap(p -> p.lines().stream())
+                        .forEach(line -> {
+                            good(words.word(line.row(), reader));
+                            words.reason(line.reason(), reader).forEach(KitWordsTest::good);
+                        });
+            }
+        }
+        Set<String> all = Set.of(KitFinding.class.getPermittedSubclasses()).stream()
+                .map(Class::getSimpleName)
+                .collect(Collectors.toSet());
+        assertEquals(all, seen.stream().map(Class::getSimpleName).collect(Collectors.toSet()));
+    }
+
+    private static void good(String sentence) {
+        assertFalse(sentence.isBlank() || sentence.contains("{") || sentence.contains("Optional["), sentence);
+    }
+}
