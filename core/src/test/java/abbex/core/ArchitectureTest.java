@@ -36,7 +36,7 @@ class ArchitectureTest {
             Map.entry("clearance", Set.of("units", "figure", "vehicle", "wheels", "motion")),
             Map.entry("ground", Set.of("units", "figure", "vehicle", "heights")),
             Map.entry("springs", Set.of()),
-            Map.entry("kit", Set.of("units", "figure", "vehicle", "heights", "springs")),
+            Map.entry("kit", Set.of("units", "figure", "vehicle", "adjust", "stance", "heights", "springs")),
             Map.entry("verdict", Set.of("figure")));
 
     private static LayeredArchitecture layers(Map<String, Set<String>> knows) {

@@ -1,0 +1,346 @@
+package abbex.core.kit;
+
+import abbex.core.adjust.Symmetric;
+import abbex.core.heights.MeasuringPoint;
+import abbex.core.heights.Method;
+import abbex.core.stance.Stance;
+import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.End;
+import abbex.core.vehicle.PerEnd;
+import abbex.core.vehicle.Whole;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import org.apache.commons.statistics.distribution.NormalDistribution;
+
+/**
+ * Why a vehicle stands other than planned: each cause has a signature over all corners, methods and sheets, and is as likely as
+ * all of them together make it. What looks alike on what was measured is offered together.
+ *
+ * <p>A cause of any size explains what lies along its signature; how much that is, in standard deviations of what plan and tape
+ * can tell, is its weight. Causes are alike where the cosine of their signatures, weighed so, is beyond 0.95. Sources: generalised
+ * least squares (JCGM 102:2011, 7); the rule and the widths ours.
+ */
+public final class Causes {
+    /**
+     * Signatures this much along each other cannot be told apart: of a cause of four deviations the other explains all but a
+     * chi-square of four.
+     */
+    public static final double ALIKE = Math.sqrt(0.75);
+
+    /** Sides of an end come down alike within this, one standard deviation, mm (common practice: 1/16 in at k = 2). */
+    private static final double SIDES = 0.8;
+
+    /** A load that nobody told may move a sheet's body by this, one standard deviation, mm (ours). */
+    private static final double LOAD = 0.7;
+
+    /** How far a tyre's pressure that was set may still move what has the tyre in it, mm (ours). */
+    private static final double TYRE = 0.5;
+
+    /** Pivots tightened hanging hold this part of their lift after a drive (common practice). */
+    private static final double HELD = 0.35;
+
+    /** As planned is said as long as chance would bring no less in one of twenty such jobs. */
+    private static final double CHANCE = 0.05;
+
+    /** Widths are known to a fifth: so much further chance reaches (ours). */
+    private static final double WIDER = 1.25;
+
+    private static final NormalDistribution NORMAL = NormalDistribution.of(0, 1);
+
+    private Causes() {}
+
+    /**
+     * What a plan left open.
+     *
+     * @param standard one standard deviation of how far an end was to come down, mm
+     * @param settling the same of how far it settles
+     * @param wheelRate N/mm at a wheel
+     * @param dampers true where other dampers went in
+     * @param springs true where other springs went in
+     * @param wheelbase mm
+     * @param track mm
+     */
+    public record Open(
+            PerEnd<Double> standard,
+            PerEnd<Double> settling,
+            PerEnd<Double> wheelRate,
+            PerEnd<Boolean> dampers,
+            PerEnd<Boolean> springs,
+            double wheelbase,
+            double track) {}
+
+    /**
+     * Causes that look alike on what was measured.
+     *
+     * @param causes the cheapest to check first
+     * @param size how far it stands higher at its place for that, mm; lower where negative
+     * @param sigmas the same in standard deviations of what plan and tape can tell
+     * @param share how likely among all that were looked at, from 0 to 1
+     */
+    public record Group(List<Cause> causes, double size, double sigmas, double share) {}
+
+    /**
+     * All groups.
+     *
+     * @param asPlanned true where it stands as planned within what can be told
+     * @param groups the likeliest first
+     */
+    public record Ranked(boolean asPlanned, List<Group> groups) {}
+
+    /** A cause with what it does to every height, and which way it may go: 1 up, -1 down, 0 either. */
+    record Signature(Cause cause, double[] over, int way) {}
+
+    /** Ranks the causes by all that was seen. */
+    public static Ranked rank(List<Seen> seen, Open open) {
+        if (seen.isEmpty()) {
+            return new Ranked(true, List.of());
+        }
+        double[][] weights = Symmetric.inverse(covariance(seen, open));
+        double[] off = seen.stream().mapToDouble(Seen::off).toArray();
+        double[] weighed = Symmetric.times(weights, off);
+        List<Signature> signatures = signatures(seen, open);
+        List<double[]> weighedSignatures = new ArrayList<>();
+        List<Group> alone = new ArrayList<>();
+        for (Signature s : signatures) {
+            double[] w = Symmetric.times(weights, s.over());
+            double information = dot(w, s.over());
+            double size = dot(weighed, s.over()) / information;
+            double sigmas = size * Math.sqrt(information);
+            boolean wrongWay = s.way() != 0 && s.way() * sigmas < 0;
+            weighedSignatures.add(w);
+            alone.add(new Group(List.of(s.cause()), wrongWay ? 0 : size, wrongWay ? 0 : Math.abs(sigmas), 0));
+        }
+        List<Group> groups = together(signatures, weighedSignatures, alone);
+        double most = groups.stream().mapToDouble(Group::sigmas).max().orElse(0);
+        // As many as can be told apart at all: one for each height, and no more.
+        double level = WIDER * NORMAL.inverseCumulativeProbability(1 - CHANCE / (2 * seen.size()));
+        return new Ranked(most < level, share(groups));
+    }
+
+    private static double dot(double[] a, double[] b) {
+        double sum = 0;
+        for (int i = 0; i < a.length; i++) {
+            sum += a[i] * b[i];
+        }
+        return sum;
+    }
+
+    /** In the order of the kinds, each to the first group all of whose members it is alike. */
+    private static List<Group> together(List<Signature> signatures, List<double[]> weighed, List<Group> alone) {
+        List<List<Integer>> groups = new ArrayList<>();
+        for (int i = 0; i < signatures.size(); i++) {
+            int at = i;
+            groups.stream()
+                    .filter(group -> group.stream().allMatch(j -> alike(signatures, weighed, at, j)))
+                    .findFirst()
+                    .ifPresentOrElse(group -> group.add(at), () -> groups.add(new ArrayList<>(List.of(at))));
+        }
+        List<Group> merged = new ArrayList<>();
+        for (List<Integer> group : groups) {
+            Group best = group.stream()
+                    .map(alone::get)
+                    .max(Comparator.comparingDouble(Group::sigmas))
+                    .orElseThrow();
+            List<Cause> causes = group.stream()
+                    .filter(i -> best.sigmas() == 0 || alone.get(i).sigmas() > 0)
+                    .map(i -> signatures.get(i).cause())
+                    .sorted(Comparator.comparing(Cause::kind))
+                    .toList();
+            double before = group.stream()
+                    .map(i -> signatures.get(i).cause().kind())
+                    .mapToDouble(kind -> 1.0
+                            / signatures.stream()
+                                    .filter(s -> s.cause().kind() == kind)
+                                    .count())
+                    .sum();
+            merged.add(new Group(causes, best.size(), best.sigmas(), before));
+        }
+        return merged;
+    }
+
+    private static boolean alike(List<Signature> signatures, List<double[]> weighed, int a, int b) {
+        double both = dot(weighed.get(a), signatures.get(b).over());
+        double ownA = dot(weighed.get(a), signatures.get(a).over());
+        double ownB = dot(weighed.get(b), signatures.get(b).over());
+        return Math.abs(both) >= ALIKE * Math.sqrt(ownA * ownB);
+    }
+
+    /**
+     * By how well each explains what was seen; before that every kind is as likely, and each of its places.
+     *
+     * @param groups with how likely each was before, in place of its share
+     */
+    private static List<Group> share(List<Group> groups) {
+        double most = groups.stream().mapToDouble(Causes::likely).max().orElse(0);
+        double sum =
+                groups.stream().mapToDouble(g -> Math.exp(likely(g) - most)).sum();
+        return groups.stream()
+                .sorted(Comparator.comparingDouble(Causes::likely)
+                        .reversed()
+                        .thenComparing(g -> g.causes().get(0).kind()))
+                .map(g -> new Group(g.causes(), g.size(), g.sigmas(), Math.exp(likely(g) - most) / sum))
+                .toList();
+    }
+
+    private static double likely(Group group) {
+        return group.sigmas() * group.sigmas() / 2 + Math.log(group.share());
+    }
+
+    /** What plan and tape leave open: each end's drop, each side, settling, load and tyres of a sheet, the readings. */
+    static double[][] covariance(List<Seen> seen, Open open) {
+        int n = seen.size();
+        double[][] all = new double[n][n];
+        for (int i = 0; i < n; i++) {
+            for (int j = 0; j <= i; j++) {
+                all[i][j] = covariance(seen.get(i), seen.get(j), open, i == j);
+                all[j][i] = all[i][j];
+            }
+        }
+        return all;
+    }
+
+    private static double covariance(Seen a, Seen b, Open open, boolean same) {
+        double sum = same ? a.tape() * a.tape() : 0;
+        if (a.corner() == b.corner()) {
+            sum += SIDES * SIDES;
+            if (a.method() == b.method()) {
+                sum += a.before() * b.before();
+            }
+            if (a.sheet() == b.sheet() && a.method().tyreInIt() && b.method().tyreInIt()) {
+                sum += TYRE * TYRE;
+            }
+        }
+        End end = a.corner().end();
+        if (end == b.corner().end()) {
+            double settling = open.settling().get(end);
+            sum += Math.pow(open.standard().get(end), 2) + a.settled() * b.settled() * settling * settling;
+            if (a.sheet() == b.sheet()) {
+                sum += LOAD * LOAD;
+            }
+        }
+        return sum;
+    }
+
+    static List<Signature> signatures(List<Seen> seen, Open open) {
+        List<Signature> all = new ArrayList<>();
+        int sheets = 1 + seen.stream().mapToInt(Seen::sheet).max().orElse(0);
+        for (int i = 0; i < seen.size(); i++) {
+            add(all, seen, new Cause(Cause.Kind.TAPE, spot(seen.get(i))), 0, only(seen.get(i)));
+        }
+        for (Corner corner : Corner.WALK) {
+            add(
+                    all,
+                    seen,
+                    new Cause(Cause.Kind.TYRE, corner),
+                    -1,
+                    s -> s.corner() == corner && s.method() == Method.GF
+                                    || s.corner() == corner && s.method() == Method.FG
+                            ? 1
+                            : 0);
+            double[] moved = moved(corner, open);
+            add(all, seen, new Cause(Cause.Kind.PERCH, corner), 0, s -> at(moved, s));
+            add(all, seen, new Cause(Cause.Kind.SEAT, corner), 1, s -> at(moved, s));
+        }
+        for (End end : End.values()) {
+            Of both = s -> s.corner().end() == end ? 1 : 0;
+            add(
+                    all,
+                    seen,
+                    new Cause(Cause.Kind.SIDES_CHANGED, end),
+                    0,
+                    s -> s.corner().end() != end ? 0 : s.corner().isLeft() ? 1 : -1);
+            add(all, seen, new Cause(Cause.Kind.PERCH, end), 0, both);
+            add(all, seen, new Cause(Cause.Kind.ON_STOP, end), 1, both);
+            add(
+                    all,
+                    seen,
+                    new Cause(Cause.Kind.HANGING_PIVOTS, end),
+                    1,
+                    s -> s.corner().end() != end ? 0 : s.settled() > 0 ? HELD : 1);
+            add(
+                    all,
+                    seen,
+                    new Cause(Cause.Kind.NOT_SETTLED, end),
+                    1,
+                    s -> s.corner().end() == end ? s.settled() : 0);
+            add(all, seen, new Cause(Cause.Kind.ISOLATOR, end), 0, both);
+            add(all, seen, new Cause(Cause.Kind.WRONG_PART, end), 0, both);
+            for (int sheet = 0; sheet < sheets && sheets > 1; sheet++) {
+                int at = sheet;
+                add(all, seen, new Cause(Cause.Kind.LOAD, end), 0, s -> s.sheet() == at ? both.over(s) : 0);
+            }
+        }
+        if (open.dampers().front() && open.dampers().rear()) {
+            double softer = open.wheelRate().front() / open.wheelRate().rear();
+            add(
+                    all,
+                    seen,
+                    new Cause(Cause.Kind.GAS, Whole.VEHICLE),
+                    0,
+                    s -> s.corner().end() == End.FRONT ? 1 : softer);
+        }
+        if (open.springs().front() && open.springs().rear()) {
+            add(
+                    all,
+                    seen,
+                    new Cause(Cause.Kind.ENDS_CHANGED, Whole.VEHICLE),
+                    0,
+                    s -> s.corner().end() == End.FRONT ? 1 : -1);
+        }
+        return all;
+    }
+
+    /** How much of a cause a height shows. */
+    private interface Of {
+        double over(Seen seen);
+    }
+
+    private static Of only(Seen one) {
+        return s -> s == one ? 1 : 0;
+    }
+
+    private static MeasuringPoint spot(Seen seen) {
+        return MeasuringPoint.of(seen.corner(), seen.method());
+    }
+
+    private static void add(List<Signature> all, List<Seen> seen, Cause cause, int way, Of of) {
+        double[] over = seen.stream().mapToDouble(of::over).toArray();
+        if (dot(over, over) > 0) {
+            all.add(new Signature(cause, over, way));
+        }
+    }
+
+    /** What a spring that stands higher at one corner does to all four: three quarters of it there, a quarter across (statics). */
+    private static double[] moved(Corner corner, Open open) {
+        double[] perch = new double[4];
+        int[] order = {0, 1, 3, 2};
+        double[] rates = {
+            open.wheelRate().front(),
+            open.wheelRate().front(),
+            open.wheelRate().rear(),
+            open.wheelRate().rear()
+        };
+        double half = open.wheelbase() / 2;
+        double side = open.track() / 2;
+        double tyre = Stance.USUAL_TYRE_RATE;
+        Stance stance = new Stance(
+                new double[] {half, half, -half, -half},
+                new double[] {side, -side, side, -side},
+                rates,
+                new double[] {tyre, tyre, tyre, tyre},
+                0,
+                0);
+        perch[order[corner.ordinal()]] = 1;
+        double[] hub = stance.move(perch, new double[4]).hub();
+        double[] walk = new double[4];
+        for (int i = 0; i < 4; i++) {
+            walk[i] = hub[order[i]];
+        }
+        return walk;
+    }
+
+    private static double at(double[] moved, Seen seen) {
+        return moved[seen.corner().ordinal()];
+    }
+}
