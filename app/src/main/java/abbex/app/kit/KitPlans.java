@@ -1,6 +1,7 @@
 package abbex.app.kit;
 
 import abbex.app.arrive.Job;
+import abbex.app.arrive.VehicleFacts.Measure;
 import abbex.app.measure.JobSheets;
 import abbex.app.measure.SheetData;
 import abbex.app.measure.Sheets;
@@ -8,6 +9,8 @@ import abbex.app.store.Reads;
 import abbex.core.heights.Height;
 import abbex.core.heights.HeightSheet;
 import abbex.core.heights.Method;
+import abbex.core.kit.Afterwards;
+import abbex.core.kit.Causes;
 import abbex.core.kit.EndKit;
 import abbex.core.kit.EndNow;
 import abbex.core.kit.EndPlan;
@@ -15,6 +18,7 @@ import abbex.core.kit.KitPlan;
 import abbex.core.kit.Narrowing;
 import abbex.core.kit.PlannedHeight;
 import abbex.core.kit.Wish;
+import abbex.core.units.Length;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.PerEnd;
 import java.util.List;
@@ -86,11 +90,31 @@ public class KitPlans {
                         .orElse(new Wish.Attitude(OptionalDouble.empty(), OptionalDouble.empty())));
     }
 
-    /** A sheet that was taken after the first, the newest of them. */
-    Optional<SheetData> after(Job job) {
+    /** Why the vehicle stands as it does on its kit; empty before that was measured. */
+    public Optional<Causes.Ranked> why(Job job, Planned planned) {
         JobSheets all = sheets.of(job.shop(), job.id());
-        return all.now();
+        List<HeightSheet> after = all.sheets().stream()
+                .filter(sheet -> sheet.stage().lowered())
+                .map(SheetData::heights)
+                .toList();
+        return all.before()
+                .flatMap(before -> Afterwards.of(
+                        planned.plan(),
+                        planned.kit(),
+                        before.heights(),
+                        after,
+                        measure(job, Measure.WHEELBASE, USUAL_WHEELBASE),
+                        measure(job, Measure.TRACK_FRONT, USUAL_TRACK)));
     }
+
+    private static double measure(Job job, Measure measure, double usual) {
+        return job.vehicle().measure(measure).map(Length::mm).orElse(usual);
+    }
+
+    /** Of cars whose own nobody measured, mm (ours): they only share out what one corner does to the others. */
+    private static final double USUAL_WHEELBASE = 2650;
+
+    private static final double USUAL_TRACK = 1520;
 
     /** By how much the rear stands higher than the front by a method, the mean of the sides, mm. */
     private static OptionalDouble apart(HeightSheet sheet, Method method) {

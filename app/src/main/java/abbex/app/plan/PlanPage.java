@@ -17,6 +17,7 @@ import org.jspecify.annotations.Nullable;
  * @param wishes what each needs of the rear, and what it costs
  * @param buys what has to be bought and booked, each with why
  * @param missing what is to be done first; empty when nothing is
+ * @param why why it stands as it does; null before that was measured
  */
 public record PlanPage(
         Stances.@Nullable SideView side,
@@ -24,7 +25,20 @@ public record PlanPage(
         List<Words.Said> says,
         List<WishView> wishes,
         List<Buy> buys,
-        String missing) {
+        String missing,
+        @Nullable WhyView why) {
+    /**
+     * What was measured once the kit was in.
+     *
+     * @param asPlanned true where it stands as planned within what can be told
+     * @param causes else what may have caused it, the likeliest first
+     * @param check the cheapest look that tells the first two apart; empty where it stands as planned
+     */
+    public record WhyView(boolean asPlanned, List<CauseView> causes, String check) {}
+
+    /** Causes that look alike, how likely, and what they are about. */
+    public record CauseView(String likely, String names, String size) {}
+
     /**
      * An end.
      *

@@ -16,6 +16,8 @@ import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.core.figure.Severity;
 import abbex.core.heights.Height;
+import abbex.core.kit.Cause;
+import abbex.core.kit.Causes;
 import abbex.core.kit.EndPlan;
 import abbex.core.kit.Interval;
 import abbex.core.kit.KitFinding;
@@ -28,11 +30,13 @@ import abbex.core.units.Length;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.PerEnd;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Function;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
@@ -68,7 +72,47 @@ class Planner {
                 said(planned, reader, f -> !note(f)),
                 wishes(planned, reader),
                 buys(planned),
-                ends.isEmpty() ? words.say("plan.empty") : all.newest().isEmpty() ? words.say("plan.baseline") : "");
+                ends.isEmpty() ? words.say("plan.empty") : all.newest().isEmpty() ? words.say("plan.baseline") : "",
+                plans.why(job, planned).map(why -> why(why, reader)).orElse(null));
+    }
+
+    /** Beyond that a cause is likely, below this it is hardly worth a look. */
+    private static final double LIKELY = 0.5;
+
+    private static final double UNLIKELY = 0.05;
+
+    private static final int MOST_CAUSES = 3;
+
+    private PlanPage.WhyView why(Causes.Ranked ranked, Reader reader) {
+        if (ranked.asPlanned()) {
+            return new PlanPage.WhyView(true, List.of(), "");
+        }
+        List<PlanPage.CauseView> causes = ranked.groups().stream()
+                .limit(MOST_CAUSES)
+                .filter(group -> group.share() >= UNLIKELY)
+                .map(group -> new PlanPage.CauseView(
+                        words.say(group.share() > LIKELY ? "cause.likely" : "cause.possible"),
+                        html(Words.capital(group.causes().stream()
+                                .map(cause -> cause(cause, reader))
+                                .distinct()
+                                .collect(Collectors.joining(", " + words.say("or") + " ")))),
+                        html(words.say(
+                                group.size() > 0 ? "cause.higher" : "cause.lower",
+                                reader,
+                                "by",
+                                mm(Math.abs(group.size()))))))
+                .toList();
+        Cause.Kind cheapest = ranked.groups().stream()
+                .limit(2)
+                .flatMap(group -> group.causes().stream())
+                .map(Cause::kind)
+                .min(Comparator.naturalOrder())
+                .orElseThrow();
+        return new PlanPage.WhyView(false, causes, words.say("check." + cheapest));
+    }
+
+    private String cause(Cause cause, Reader reader) {
+        return words.say("cause." + cause.kind(), reader, "place", cause.place());
     }
 
     private static String html(String text) {

@@ -58,6 +58,7 @@ public final class Causes {
      * @param wheelRate N/mm at a wheel
      * @param dampers true where other dampers went in
      * @param springs true where other springs went in
+     * @param perches true where a perch was set
      * @param wheelbase mm
      * @param track mm
      */
@@ -67,6 +68,7 @@ public final class Causes {
             PerEnd<Double> wheelRate,
             PerEnd<Boolean> dampers,
             PerEnd<Boolean> springs,
+            PerEnd<Boolean> perches,
             double wheelbase,
             double track) {}
 
@@ -239,7 +241,9 @@ public final class Causes {
                             ? 1
                             : 0);
             double[] moved = moved(corner, open);
-            add(all, seen, new Cause(Cause.Kind.PERCH, corner), 0, s -> at(moved, s));
+            if (open.perches().get(corner.end())) {
+                add(all, seen, new Cause(Cause.Kind.PERCH, corner), 0, s -> at(moved, s));
+            }
             add(all, seen, new Cause(Cause.Kind.SEAT, corner), 1, s -> at(moved, s));
         }
         for (End end : End.values()) {
@@ -250,7 +254,9 @@ public final class Causes {
                     new Cause(Cause.Kind.SIDES_CHANGED, end),
                     0,
                     s -> s.corner().end() != end ? 0 : s.corner().isLeft() ? 1 : -1);
-            add(all, seen, new Cause(Cause.Kind.PERCH, end), 0, both);
+            if (open.perches().get(end)) {
+                add(all, seen, new Cause(Cause.Kind.PERCH, end), 0, both);
+            }
             add(all, seen, new Cause(Cause.Kind.ON_STOP, end), 1, both);
             add(
                     all,

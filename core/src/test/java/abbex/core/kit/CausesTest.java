@@ -14,6 +14,7 @@ import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.TreeSet;
 import org.junit.jupiter.api.Test;
 
 /**
@@ -49,6 +50,7 @@ class CausesTest {
                 standard,
                 PerEnd.of(end -> 25.4 / 32),
                 rate,
+                PerEnd.of(end -> true),
                 PerEnd.of(end -> true),
                 PerEnd.of(end -> true),
                 2650,
@@ -120,7 +122,7 @@ class CausesTest {
         for (int i = 0; i < JOBS; i++) {
             Job job = job(random, driven);
             List<Causes.Signature> all = Causes.signatures(job.seen(), job.open());
-            List<Cause.Kind> kinds = new ArrayList<>(new java.util.TreeSet<>(PLANTED));
+            List<Cause.Kind> kinds = new ArrayList<>(new TreeSet<>(PLANTED));
             Cause.Kind kind = kinds.get(random.nextInt(kinds.size()));
             List<Causes.Signature> possible =
                     all.stream().filter(s -> s.cause().kind() == kind).toList();
@@ -143,6 +145,7 @@ class CausesTest {
                     / JOBS;
             oracle += oracle(job, seen, all, weights, planted, ranked) ? 1 : 0;
         }
+        return new Score(told, first, second, oracle, inches, members);
     }
 
     private static int rank(Causes.Ranked ranked, Cause cause) {
