@@ -13,10 +13,10 @@ import java.util.OptionalDouble;
  * @param rods as it is, as planned
  */
 public record RodsDrawing(String box, List<Rod> rods) {
-    private static final double WIDE = 220;
+    private static final double WIDE = 270;
     private static final double HIGH = 190;
     private static final double EDGE = 14;
-    private static final double APART = 90;
+    private static final double APART = 130;
 
     /**
      * A rod.

@@ -61,6 +61,11 @@ public class KitPlans {
                     .map(p -> OptionalDouble.of(p.setDown().value()))
                     .orElseGet(OptionalDouble::empty);
         }
+
+        /** How far a wheel goes up to its stop once the end stands as planned, mm; empty where that was not measured. */
+        public OptionalDouble toStop(End end) {
+            return plan.travel().get(end).map(t -> t.toStop().is()).orElseGet(OptionalDouble::empty);
+        }
     }
 
     /** The plan of a stay by the kit that it gets. */

@@ -2,10 +2,10 @@ package abbex.app.prove;
 
 import abbex.app.arrive.Job;
 import abbex.app.fitment.Fitments;
+import abbex.app.kit.KitPlans;
 import abbex.app.measure.RideHeights;
 import abbex.app.measure.Standing;
 import abbex.app.store.Reads;
-import abbex.core.heights.Advertised;
 import abbex.core.heights.Contribution;
 import abbex.core.heights.Stage;
 import abbex.core.vehicle.End;
@@ -14,6 +14,7 @@ import abbex.core.wheels.Fitment;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.springframework.stereotype.Service;
 
 /** Brings together what is known of the corners of a stay. */
@@ -26,6 +27,7 @@ class CornerCases {
     private final Drives drives;
     private final NeededGaps gaps;
     private final RideHeights heights;
+    private final KitPlans kits;
 
     CornerCases(
             MeasuredGaps probes,
@@ -34,9 +36,11 @@ class CornerCases {
             Drives drives,
             NeededGaps gaps,
             RideHeights heights,
+            KitPlans kits,
             Reads reads) {
         this.reads = reads;
         this.heights = heights;
+        this.kits = kits;
         this.probes = probes;
         this.fitments = fitments;
         this.plans = plans;
@@ -44,7 +48,7 @@ class CornerCases {
         this.gaps = gaps;
     }
 
-    /** What was saved of an end; until the kit is in, what the box promises is the plan where nobody said another. */
+    /** What was saved of an end; until the kit is in, what comes of the kit is the plan where nobody said another. */
     SweepPlan plan(Job job, End end) {
         SweepPlan plan =
                 plans.of(job.shop(), job.vehicle().id(), end, job.vehicle().kind());
@@ -52,10 +56,11 @@ class CornerCases {
         boolean lowered = standing.newestStage()
                 .filter(stage -> stage != Stage.AS_ARRIVED)
                 .isPresent();
-        Advertised.Range promised = lowered ? null : job.advertised().at(end).orElse(null);
-        return promised == null
+        OptionalDouble drop = kits.of(job).drop(end);
+        OptionalDouble stop = kits.of(job).toStop(end);
+        return lowered || drop.isEmpty()
                 ? plan
-                : plan.promised(standing.now(end) + promised.mean().mm());
+                : plan.promised(standing.now(end) + drop.getAsDouble()).stopping(stop);
     }
 
     /** How often the plan of an end was saved. */

@@ -84,6 +84,19 @@ public record SweepPlan(Map<SweepField, Double> values, Map<SweepField, Double> 
         return with(told, chains);
     }
 
+    /** Where nobody measured the rod here, what the kit's plan leaves of it counts, mm at the wheel. */
+    SweepPlan stopping(OptionalDouble left) {
+        if (measured(SweepField.STOP) || left.isEmpty()) {
+            return this;
+        }
+        Map<SweepField, Double> told = new EnumMap<>(SweepField.class);
+        told.putAll(values);
+        told.put(
+                SweepField.STOP,
+                Math.max(SweepField.STOP.least(), Math.min(SweepField.STOP.most(), left.getAsDouble())));
+        return with(told, chains);
+    }
+
     /** The same with a drop that counts while nobody planned another, mm from as arrived. */
     SweepPlan promised(double drop) {
         Map<SweepField, Double> other = new EnumMap<>(SweepField.class);

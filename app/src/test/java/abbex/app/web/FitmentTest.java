@@ -31,7 +31,7 @@ class FitmentTest {
         page.locator("#name").fill("test hatch");
         page.keyboard().press("Enter");
         assertThat(page.locator("#in-LF")).isFocused();
-        page.locator(".strip a").nth(2).click();
+        page.locator(".strip a[href$='/fitment']").click();
         assertThat(page.locator("#name")).hasValue(Said.by("fitment.name.now"));
     }
 
