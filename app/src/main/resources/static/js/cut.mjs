@@ -22,13 +22,17 @@ async function show() {
   try {
     do {
       again = false;
-      const answer = await fetch(cut.dataset.src + '?' + new URLSearchParams(new FormData(form)));
+      // A request that a lost network swallowed is given up, so that the next pose is asked for.
+      const answer = await fetch(cut.dataset.src + '?' + new URLSearchParams(new FormData(form)), {
+        signal: AbortSignal.timeout(2500),
+      });
       if (answer.ok && !answer.redirected) swap(await answer.text());
     } while (again);
   } catch {
     /* no network: the last pose stays */
   } finally {
     busy = false;
+    if (again) show();
   }
 }
 

@@ -74,6 +74,16 @@ class ComputeController {
         return answer(CrossingAnswer.of(body(request)));
     }
 
+    @RequestMapping("/api/v1/compute/spring")
+    ResponseEntity<String> spring(HttpServletRequest request) throws IOException {
+        return answer(SpringAnswer.of(body(request)));
+    }
+
+    @RequestMapping("/api/v1/compute/kit")
+    ResponseEntity<String> kit(HttpServletRequest request) throws IOException {
+        return answer(KitAnswer.of(body(request), words, METRIC));
+    }
+
     private String refusal(TyreParse.Refused refused) {
         return words.say("tyre." + refused.why(), METRIC, "read", refused.raw());
     }

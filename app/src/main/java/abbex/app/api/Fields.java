@@ -45,6 +45,17 @@ final class Fields {
         return Optional.of(value.stringValue());
     }
 
+    Optional<Boolean> bool(String name) {
+        JsonNode value = node.get(name);
+        if (value == null || value.isNull()) {
+            return Optional.empty();
+        }
+        if (!value.isBoolean()) {
+            throw ApiProblem.field(at(name), value.toString(), "api.field.bool", "true");
+        }
+        return Optional.of(value.booleanValue());
+    }
+
     boolean has(String name) {
         JsonNode value = node.get(name);
         return value != null && !value.isNull();

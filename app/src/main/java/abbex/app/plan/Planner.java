@@ -380,7 +380,9 @@ class Planner {
         if (finding instanceof KitFinding.LooseAtDroop || finding instanceof KitFinding.MayBeLoose) {
             return "DAMPERS";
         }
-        if (finding instanceof KitFinding.OnStops || finding instanceof KitFinding.LittleTravelLeft) {
+        if (finding instanceof KitFinding.OnStops
+                || finding instanceof KitFinding.PerhapsOnStops
+                || finding instanceof KitFinding.LittleTravelLeft) {
             return "STOPS";
         }
         return finding instanceof KitFinding.LittleTravel ? "TRIM" : "";

@@ -215,8 +215,13 @@ final class Consequences {
         int rings = (int) Math.max(0, Math.ceil((LITTLE - left) * rodRatio() / stop.ringHeight() - 1e-9));
         int off = Math.min(rings, stop.rings() - 1);
         Length then = mm(trimmed(left, off * stop.ringHeight()));
+        double contact = left + plan.setDown().value();
         if (left < 0) {
-            findings.add(new KitFinding.OnStops(end, mm(-left), new KitFinding.Rings(off), then));
+            // Said of what is sure; what nobody measured accuses nobody.
+            findings.add(
+                    plan.setDown().low() > contact
+                            ? new KitFinding.OnStops(end, mm(-left), new KitFinding.Rings(off), then)
+                            : new KitFinding.PerhapsOnStops(end, mm(-left), new KitFinding.Rings(off), then));
         } else if (left < LITTLE) {
             findings.add(
                     off == 0
@@ -224,7 +229,7 @@ final class Consequences {
                             : new KitFinding.LittleTravel(end, mm(left), new KitFinding.Rings(off), then));
         } else {
             findings.add(
-                    left < ENOUGH
+                    left < ENOUGH || contact - plan.setDown().high() < LITTLE
                             ? new KitFinding.SomeTravel(end, mm(left))
                             : new KitFinding.EnoughTravel(end, mm(left)));
         }
@@ -246,7 +251,7 @@ final class Consequences {
         }
         Interval slack = travel.slack().get();
         double shorter = rodRatio() / now.ratio().value();
-        if (slack.value() > 0) {
+        if (slack.low() > 0) {
             findings.add(new KitFinding.LooseAtDroop(end, mm(slack.value()), mm(slack.value() * shorter)));
         } else if (slack.high() > 0) {
             findings.add(new KitFinding.MayBeLoose(end, mm(slack.high()), mm(slack.high() * shorter)));

@@ -26,6 +26,9 @@ public sealed interface KitFinding extends Finding {
     /** What is fitted does not go together: its spring carries less than what the gas pushes out, or is solid under its load. */
     record CannotCarry(End place) implements KitFinding, Stop {}
 
+    /** It comes to rest on its bump stops as far as can be told, but may not. */
+    record PerhapsOnStops(End place, Length into, Rings rings, Length then) implements KitFinding, Look {}
+
     record MayBeLoose(End place, Length slack, Length shorter) implements KitFinding, Look {}
 
     /** Little travel to the stop; so many rings off leave so much. */
