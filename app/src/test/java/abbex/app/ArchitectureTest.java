@@ -69,6 +69,7 @@ class ArchitectureTest {
                     "measure",
                     "page",
                     "people",
+                    "plan",
                     "prove",
                     "store",
                     "verdict"),

@@ -12,6 +12,7 @@ import abbex.app.page.Words;
 import abbex.app.people.Audit;
 import abbex.app.people.Person;
 import abbex.app.people.Withdrawals;
+import abbex.app.plan.PlannedText;
 import abbex.app.prove.Clearances;
 import abbex.app.verdict.JobVerdicts;
 import abbex.core.heights.Stage;
@@ -44,6 +45,7 @@ public class HandOver {
     private final Fitments fitments;
     private final Clearances clearances;
     private final Stances stances;
+    private final PlannedText planned;
     private final Words words;
     private final SpringTemplateEngine templates;
     private final Audit audit;
@@ -57,6 +59,7 @@ public class HandOver {
             Fitments fitments,
             Clearances clearances,
             Stances stances,
+            PlannedText planned,
             Words words,
             SpringTemplateEngine templates,
             Audit audit,
@@ -67,6 +70,7 @@ public class HandOver {
         this.fitments = fitments;
         this.clearances = clearances;
         this.stances = stances;
+        this.planned = planned;
         this.audit = audit;
         this.jobs = jobs;
         this.sheets = sheets;
@@ -92,6 +96,7 @@ public class HandOver {
                         stances.sideView(job),
                         verdicts.of(job),
                         answers,
+                        planned.of(job, all.judge(job).drops(), reader),
                         settled(all) ? "" : reader.date(back(job, at, reader.zone()))),
                 reader,
                 words);

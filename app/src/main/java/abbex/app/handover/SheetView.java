@@ -11,6 +11,7 @@ import abbex.app.page.Numerals;
 import abbex.app.page.Reader;
 import abbex.app.page.UnitWords;
 import abbex.app.page.Words;
+import abbex.app.plan.PlannedText;
 import abbex.app.prove.Clearances;
 import abbex.core.figure.Figure;
 import abbex.core.figure.Place;
@@ -48,6 +49,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param side the vehicle before and now; null where that is not known
  * @param verdict the judgement of the whole stay
+ * @param planned what the plan said beside what was measured
  * @param back the day of the return; empty once it was measured settled
  * @param complete true when there is something to hand over
  */
@@ -73,6 +75,7 @@ public record SheetView(
         Stances.@Nullable SideView side,
         List<Words.Said> says,
         SheetVerdict verdict,
+        PlannedText.Both planned,
         String back,
         boolean complete) {
 
@@ -91,6 +94,7 @@ public record SheetView(
             Optional<Stances.SideView> side,
             JobVerdict verdict,
             Map<String, Handovers.Given> answers,
+            PlannedText.Both planned,
             String back) {}
 
     /** A sheet's stage, time and state. */
@@ -147,6 +151,7 @@ public record SheetView(
                                 .toList(),
                         reader),
                 SheetVerdict.of(parts.verdict(), parts.answers(), reader, words),
+                parts.planned(),
                 parts.back(),
                 !drops.points().isEmpty()
                         || drops.corners().values().stream()

@@ -5,6 +5,7 @@ import abbex.core.heights.Advertised;
 import abbex.core.kit.DamperFacts;
 import abbex.core.kit.EndKit;
 import abbex.core.kit.EndNow;
+import abbex.core.kit.LateralRod;
 import abbex.core.kit.Part;
 import abbex.core.kit.SpringFacts;
 import abbex.core.kit.StopFacts;
@@ -120,6 +121,15 @@ final class Ends {
         return gas.isEmpty() && longest.isEmpty() && shortest.isEmpty()
                 ? Optional.empty()
                 : Optional.of(new DamperFacts(gas.orElse(Typical.SINGLE_TUBE), longest, shortest));
+    }
+
+    /** Empty until both its length and its rise are told. */
+    static Optional<LateralRod> rod(End end, KitValues values) {
+        Optional<Double> length = values.value(end, KitField.LATERAL);
+        Optional<Double> rise = values.value(end, KitField.LATERAL_RISE);
+        return length.isEmpty() || rise.isEmpty() || Math.abs(rise.get()) >= length.get()
+                ? Optional.empty()
+                : Optional.of(new LateralRod(length.get(), rise.get(), values.yes(end, KitField.LATERAL_LEFT)));
     }
 
     private static Length mm(KitValues values, End end, KitField field) {

@@ -19,6 +19,9 @@ public enum KitField {
     OLD_SHORT(Of.VEHICLE, Kind.LENGTH, 50, 1000),
     OLD_STOP(Of.VEHICLE, Kind.LENGTH, 1, 250),
     OLD_RINGS(Of.VEHICLE, Kind.COUNT, 1, 12),
+    LATERAL(Of.VEHICLE, Kind.LENGTH, 200, 1600),
+    LATERAL_RISE(Of.VEHICLE, Kind.DROP, -400, 400),
+    LATERAL_LEFT(Of.VEHICLE, Kind.YES, 0, 1),
 
     BOX(Of.KIT, Kind.DROP, -150, 300),
     BOX_TO(Of.KIT, Kind.DROP, -150, 300),

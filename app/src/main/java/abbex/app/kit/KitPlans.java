@@ -8,6 +8,7 @@ import abbex.app.measure.Sheets;
 import abbex.app.store.Reads;
 import abbex.core.heights.Height;
 import abbex.core.heights.HeightSheet;
+import abbex.core.heights.Limit;
 import abbex.core.heights.Method;
 import abbex.core.kit.Afterwards;
 import abbex.core.kit.Causes;
@@ -81,8 +82,11 @@ public class KitPlans {
     public Planned of(Job job, KitValues values) {
         PerEnd<EndNow> now = PerEnd.of(end -> Ends.now(job, end, values));
         PerEnd<EndKit> kit = PerEnd.of(end -> Ends.kit(job, end, values));
-        KitPlan plan = KitPlan.predict(now, kit, PerEnd.of(end -> EndPlan.USUAL_SETTLING));
         Optional<HeightSheet> before = sheets.of(job.shop(), job.id()).before().map(SheetData::heights);
+        KitPlan parts = KitPlan.predict(now, kit, PerEnd.of(end -> EndPlan.USUAL_SETTLING))
+                .with(PerEnd.of(end -> Ends.rod(end, values)));
+        double needed = sheets.limits(job.shop()).of(Limit.AXLE_TRAVEL).mm();
+        KitPlan plan = before.map(sheet -> parts.over(sheet, needed)).orElse(parts);
         return new Planned(
                 now,
                 kit,

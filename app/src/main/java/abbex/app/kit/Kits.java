@@ -27,19 +27,18 @@ import org.springframework.transaction.annotation.Transactional;
 /** Kits for stays and what is told of them, one shop at a time: the public service of the station. */
 @Service
 public class Kits {
+    /** Kits of a stay in the order in which they were named, each with the newest choice, then what was told, in order. */
     private static final String OF = """
-            select v.seq, v.kit_id, v.end_of, v.field, v.raw, v.value
-              from kit_value v
-             where v.shop_id = :shop and v.vehicle_id = :vehicle
-             order by v.seq
-            """;
-
-    private static final String OF_JOB = """
-            select id, (select kit_id from kit_choice c where c.shop_id = k.shop_id and c.job_id = k.job_id
-                         order by seq desc limit 1) chosen,
+            select 'kit' what, id, null end_of, null field, null raw, null value, 0 seq, made_at,
+                   (select kit_id from kit_choice c where c.shop_id = k.shop_id and c.job_id = k.job_id
+                     order by seq desc limit 1) chosen,
                    (select reason from kit_choice c where c.shop_id = k.shop_id and c.job_id = k.job_id
                      order by seq desc limit 1) reason
-              from kit k where shop_id = :shop and job_id = :job order by made_at, id
+              from kit k where shop_id = :shop and job_id = :job
+            union all
+            select 'told', kit_id, end_of, field, raw, value, seq, null, null, null
+              from kit_value where shop_id = :shop and vehicle_id = :vehicle
+             order by what, seq, made_at, id
             """;
 
     private static final String ADD = """
@@ -99,7 +98,12 @@ public class Kits {
         }
     }
 
-    private record Kept(Map<String, Map<KitValues.Key, KitValues.Told>> values, Map<String, Long> newest) {}
+    private record Row(
+            UUID id, @Nullable String chosen, @Nullable String reason) {}
+
+    /** Everything of a vehicle and a stay, by the kit's id; what is told of the vehicle stands under an empty one. */
+    private record Kept(
+            List<Row> kits, Map<String, Map<KitValues.Key, KitValues.Told>> values, Map<String, Long> newest) {}
 
     public OfJob of(Job job) {
         return reads.ofVehicle(
@@ -108,19 +112,13 @@ public class Kits {
 
     private OfJob read(Job job) {
         Kept kept = kept(job);
-        record Row(
-                UUID id, @Nullable String chosen, @Nullable String reason) {}
-        List<Row> rows = jdbc.sql(OF_JOB)
-                .param("shop", job.shop().toString())
-                .param("job", job.id().toString())
-                .query((row, n) -> new Row(Ids.id(row, "id"), row.getString("chosen"), row.getString("reason")))
-                .list();
-        if (rows.isEmpty()) {
+        if (kept.kits().isEmpty()) {
             Kit named = kit(job, null, kept);
             return new OfJob(List.of(named), named, "", false);
         }
-        List<Kit> kits = rows.stream().map(row -> kit(job, row.id(), kept)).toList();
-        Row first = rows.get(0);
+        List<Kit> kits =
+                kept.kits().stream().map(row -> kit(job, row.id(), kept)).toList();
+        Row first = kept.kits().get(0);
         Kit chosen = kits.stream()
                 .filter(kit -> kit.key().equals(first.chosen()))
                 .findFirst()
@@ -129,14 +127,20 @@ public class Kits {
     }
 
     private Kept kept(Job job) {
-        Kept kept = new Kept(new HashMap<>(), new HashMap<>());
+        Kept kept = new Kept(new ArrayList<>(), new HashMap<>(), new HashMap<>());
         jdbc.sql(OF)
                 .param("shop", job.shop().toString())
+                .param("job", job.id().toString())
                 .param("vehicle", job.vehicle().id().toString())
                 .query(row -> {
-                    String kit = Objects.requireNonNullElse(row.getString("kit_id"), "");
-                    kept.newest().put(kit, row.getLong("seq"));
-                    value(row, kept.values().computeIfAbsent(kit, k -> new HashMap<>()));
+                    String kit = Objects.requireNonNullElse(row.getString("id"), "");
+                    if (row.getString("what").equals("kit")) {
+                        kept.kits()
+                                .add(new Row(UUID.fromString(kit), row.getString("chosen"), row.getString("reason")));
+                    } else {
+                        kept.newest().put(kit, row.getLong("seq"));
+                        value(row, kept.values().computeIfAbsent(kit, k -> new HashMap<>()));
+                    }
                 });
         return kept;
     }

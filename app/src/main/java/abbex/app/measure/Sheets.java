@@ -174,7 +174,7 @@ public class Sheets {
         return all;
     }
 
-    Limits limits(UUID shop) {
+    public Limits limits(UUID shop) {
         return rules.of(shop).limits();
     }
 

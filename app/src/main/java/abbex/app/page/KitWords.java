@@ -19,6 +19,7 @@ public class KitWords extends Wording {
         named(Row.class, "row.");
         named(Wish.class, "wish.");
         named(Narrowing.Measurement.class, "measuring.");
+        named(KitFinding.Side.class, "towards.");
         of(
                 KitFinding.Rings.class,
                 (rings, words, reader) -> rings.count() + " " + words.say(rings.count() == 1 ? "ring" : "rings"));

@@ -43,6 +43,9 @@ public record BenchRow(
             new BenchRow("pocket", "other", null, KitField.POCKET),
             new BenchRow("spindle", "other", null, KitField.SPINDLE),
             new BenchRow("block", "other", null, KitField.BLOCK),
+            new BenchRow("lateral", "other", KitField.LATERAL, null),
+            new BenchRow("lateralrise", "other", KitField.LATERAL_RISE, null),
+            new BenchRow("lateralleft", "other", KitField.LATERAL_LEFT, null),
             new BenchRow("load", "vehicle", KitField.LOAD, null),
             new BenchRow("ratio", "vehicle", KitField.RATIO, null),
             new BenchRow("rodratio", "vehicle", KitField.ROD_RATIO, null));

@@ -17,6 +17,7 @@ import org.jspecify.annotations.Nullable;
  * @param wishes what each needs of the rear, and what it costs
  * @param buys what has to be bought and booked, each with why
  * @param missing what is to be done first; empty when nothing is
+ * @param elsewhere what does not clear over wheels and ground with the kit that was chosen
  * @param why why it stands as it does; null before that was measured
  */
 public record PlanPage(
@@ -26,7 +27,8 @@ public record PlanPage(
         List<WishView> wishes,
         List<Buy> buys,
         String missing,
-        @Nullable WhyView why) {
+        @Nullable WhyView why,
+        List<Words.Said> elsewhere) {
     /**
      * What was measured once the kit was in.
      *

@@ -14,6 +14,8 @@ import abbex.app.measure.Sheets;
 import abbex.app.page.Numerals;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
+import abbex.app.prove.Clearances;
+import abbex.core.figure.Finding;
 import abbex.core.figure.Severity;
 import abbex.core.heights.Height;
 import abbex.core.kit.Cause;
@@ -46,12 +48,14 @@ class Planner {
     private final KitPlans plans;
     private final Sheets sheets;
     private final Stances stances;
+    private final Clearances clearances;
     private final Words words;
 
-    Planner(KitPlans plans, Sheets sheets, Stances stances, Words words) {
+    Planner(KitPlans plans, Sheets sheets, Stances stances, Clearances clearances, Words words) {
         this.plans = plans;
         this.sheets = sheets;
         this.stances = stances;
+        this.clearances = clearances;
         this.words = words;
     }
 
@@ -73,7 +77,24 @@ class Planner {
                 wishes(planned, reader),
                 buys(planned),
                 ends.isEmpty() ? words.say("plan.empty") : all.newest().isEmpty() ? words.say("plan.baseline") : "",
-                plans.why(job, planned).map(why -> why(why, reader)).orElse(null));
+                plans.why(job, planned).map(why -> why(why, reader)).orElse(null),
+                words.findings(elsewhere(job), reader));
+    }
+
+    private static final int MOST_ELSEWHERE = 3;
+
+    /** Of the plan that is kept and chosen: what is being typed does not sweep a wheel. */
+    private List<Finding> elsewhere(Job job) {
+        List<Finding> all = new ArrayList<>();
+        clearances.findings(job).stream()
+                .filter(f -> f.severity().compareTo(Severity.LOOK) >= 0)
+                .limit(MOST_ELSEWHERE)
+                .forEach(all::add);
+        stances.findings(job).stream()
+                .filter(f -> f.severity().compareTo(Severity.LOOK) >= 0)
+                .limit(MOST_ELSEWHERE)
+                .forEach(all::add);
+        return all;
     }
 
     /** Beyond that a cause is likely, below this it is hardly worth a look. */
@@ -109,6 +130,15 @@ class Planner {
                 .min(Comparator.naturalOrder())
                 .orElseThrow();
         return new PlanPage.WhyView(false, causes, words.say("check." + cheapest));
+    }
+
+    /** The likeliest of it in a line, safe for a page; that it stands as planned where it does. */
+    String first(Causes.Ranked ranked, Reader reader) {
+        PlanPage.WhyView why = why(ranked, reader);
+        return why.asPlanned() || why.causes().isEmpty()
+                ? html(words.say("plan.why.asplanned"))
+                : html(why.causes().get(0).likely()) + " " + why.causes().get(0).names() + ", "
+                        + why.causes().get(0).size();
     }
 
     private String cause(Cause cause, Reader reader) {

@@ -4,13 +4,20 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 
 import abbex.app.support.Said;
+import abbex.core.figure.Place;
 import abbex.core.heights.Advertised;
+import abbex.core.heights.HeightSheet;
+import abbex.core.heights.MeasuringPoint;
+import abbex.core.heights.PointMethod;
+import abbex.core.heights.Reading;
+import abbex.core.heights.SheetState;
 import abbex.core.kit.DamperFacts;
 import abbex.core.kit.EndKit;
 import abbex.core.kit.EndNow;
 import abbex.core.kit.EndPlan;
 import abbex.core.kit.KitFinding;
 import abbex.core.kit.KitPlan;
+import abbex.core.kit.LateralRod;
 import abbex.core.kit.Part;
 import abbex.core.kit.SpringFacts;
 import abbex.core.kit.StopFacts;
@@ -21,14 +28,18 @@ import abbex.core.springs.SpringLaw;
 import abbex.core.units.Graduation;
 import abbex.core.units.Length;
 import abbex.core.units.LengthUnit;
+import abbex.core.units.TapeText;
+import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.PerEnd;
 import java.time.ZoneId;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 /** Every finding of a plan and every line of its ledger has words in both units. */
@@ -79,6 +90,22 @@ class KitWordsTest {
                 random.nextBoolean() ? List.of(seat, new Part.Perch(Length.ofMm(5))) : List.of());
     }
 
+    /** A rear axle under its frame, read on either side. */
+    private static HeightSheet axle(Random random) {
+        List<Reading> readings = Stream.of(Corner.RR, Corner.LR)
+                .map(corner -> Reading.of(
+                        MeasuringPoint.of((Place) corner, PointMethod.AXLE),
+                        TapeText.parse(
+                                        Integer.toString(3 + random.nextInt(6)),
+                                        LengthUnit.INCH,
+                                        Graduation.SIXTEENTH_INCH,
+                                        TapeText.Allowed.POSITIVE)
+                                .asReading()
+                                .orElseThrow()))
+                .toList();
+        return HeightSheet.of(SheetState.NOT_TAKEN, readings);
+    }
+
     @Test
     void every_finding_and_every_line_has_its_words() {
         Words words = new Words(Said.bundles(), List.of(new UnitWords(), new VehicleWords(), new KitWords()));
@@ -90,7 +117,11 @@ class KitWordsTest {
             PerEnd<EndKit> kit = PerEnd.of(end -> kit(random));
             KitPlan plan = KitPlan.predict(now, kit, PerEnd.of(end -> EndPlan.USUAL_SETTLING));
             Reader reader = random.nextBoolean() ? inches : inches.other();
-            for (KitFinding finding : plan.findings()) {
+            LateralRod rod = new LateralRod(900, between(random, -120, 120), random.nextBoolean());
+            List<KitFinding> found = new ArrayList<>(
+                    plan.with(PerEnd.of(end -> Optional.of(rod))).findings());
+            found.addAll(plan.over(axle(random), 76.2).findings());
+            for (KitFinding finding : found) {
                 if (seen.add(finding.getClass()) || i < 100) {
                     Words.Said said = words.finding(finding, reader);
                     good(said.title());

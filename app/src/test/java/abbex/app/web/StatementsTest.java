@@ -15,7 +15,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 @ExtendWith(Shop.class)
 class StatementsTest {
     /** While nothing is kept of the job. */
-    private static final int PAGE = 15;
+    private static final int PAGE = 16;
 
     /** Once it was read: who asks, and whether anything was written since. */
     private static final int AGAIN = 6;
@@ -41,6 +41,7 @@ class StatementsTest {
                 "/prove/road",
                 "/ground",
                 "/ground/at?along=500",
+                "/plan",
                 "/sheet")) {
             most(PAGE, page, asks(orla, "/jobs/" + job + page, true));
             most(AGAIN, page, asks(orla, "/jobs/" + job + page, false));

@@ -11,6 +11,12 @@ public sealed interface KitFinding extends Finding {
     @Override
     End place();
 
+    /** A side of the vehicle, as the driver sits. */
+    enum Side {
+        LEFT,
+        RIGHT
+    }
+
     /** So many rings of a bump stop. */
     record Rings(int count) {}
 
@@ -28,6 +34,9 @@ public sealed interface KitFinding extends Finding {
 
     /** It comes to rest on its bump stops as far as can be told, but may not. */
     record PerhapsOnStops(End place, Length into, Rings rings, Length then) implements KitFinding, Look {}
+
+    /** Travel of a live axle under its frame: less than is needed, and how deep a notch would have to be. */
+    record AxleNearFrame(End place, Length now, Length left, Length notch) implements KitFinding, Look {}
 
     record MayBeLoose(End place, Length slack, Length shorter) implements KitFinding, Look {}
 
@@ -47,6 +56,9 @@ public sealed interface KitFinding extends Finding {
 
     /** Nobody can say which way a seat of other shape moves it. */
     record SeatUntellable(End place, Length least, Length most) implements KitFinding, Look {}
+
+    /** An axle that a lateral rod moves across: which way, and how much longer (or shorter, negative) the rod has to be. */
+    record AxleShifts(End place, Side towards, Length by, Length longer) implements KitFinding, Note {}
 
     record GasLifts(End place, Length up) implements KitFinding, Note {}
 
@@ -68,6 +80,8 @@ public sealed interface KitFinding extends Finding {
     record DroopUnknown(End place) implements KitFinding, Note, Open {}
 
     record Unsaid(End place) implements KitFinding, Note, Open {}
+
+    record AxleClearsFrame(End place, Length left) implements KitFinding, Clear {}
 
     record EnoughTravel(End place, Length left) implements KitFinding, Clear {}
 

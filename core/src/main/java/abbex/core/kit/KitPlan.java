@@ -2,9 +2,13 @@ package abbex.core.kit;
 
 import abbex.core.figure.Finding;
 import abbex.core.heights.HeightSheet;
+import abbex.core.heights.PointMethod;
+import abbex.core.units.Length;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.PerEnd;
+import abbex.core.vehicle.WheelPlace;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -47,6 +51,46 @@ public record KitPlan(PerEnd<Optional<EndPlan>> ends, PerEnd<Optional<Travel>> t
                 PerEnd.of(end -> Optional.ofNullable(plans.get(end))),
                 PerEnd.of(end -> Optional.ofNullable(travels.get(end))),
                 List.copyOf(findings));
+    }
+
+    /** The same with what it does to axles on lateral rods. */
+    public KitPlan with(PerEnd<Optional<LateralRod>> rods) {
+        List<KitFinding> all = new ArrayList<>(findings);
+        rods.forEach((end, rod) -> rod.ifPresent(of -> ends.get(end)
+                .flatMap(plan -> of.shift(end, plan.setDown().value()))
+                .ifPresent(all::add)));
+        return with(all);
+    }
+
+    /**
+     * The same with what is left between a live axle and its frame, by the readings of a sheet.
+     *
+     * @param needed travel that there has to be, mm
+     */
+    public KitPlan over(HeightSheet sheet, double needed) {
+        List<KitFinding> all = new ArrayList<>(findings);
+        heights(sheet).stream()
+                .filter(h -> h.spot().way() == PointMethod.AXLE)
+                .min(Comparator.comparingDouble(h -> h.settled().low()))
+                .ifPresent(axle -> all.add(axle(axle, needed)));
+        return with(all);
+    }
+
+    private static KitFinding axle(PlannedHeight axle, double needed) {
+        End end = ((WheelPlace) axle.spot().place()).end();
+        Length left = Length.ofRoundedMm(axle.settled().value());
+        return axle.settled().low() >= needed
+                ? new KitFinding.AxleClearsFrame(end, left)
+                : new KitFinding.AxleNearFrame(
+                        end,
+                        axle.now().value(),
+                        left,
+                        Length.ofRoundedMm(needed - axle.settled().value()));
+    }
+
+    private KitPlan with(List<KitFinding> all) {
+        all.sort(Finding.WORST_FIRST);
+        return new KitPlan(ends, travel, List.copyOf(all));
     }
 
     /** Every height of a sheet that it changes. */

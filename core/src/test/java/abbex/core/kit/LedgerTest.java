@@ -63,14 +63,14 @@ class LedgerTest {
 
     @Test
     void rod_1_and_2_a_lateral_rod_pulls_the_axle_over() {
-        assertEquals(-expected("rod-1")[0], new LateralRod(900, 0).away(100), 0.001);
+        assertEquals(-expected("rod-1")[0], new LateralRod(900, 0, true).away(100), 0.001);
         // Its frame end lay 80 lower and comes down by 60 more.
-        assertEquals(-expected("rod-2")[0], new LateralRod(900, -80).away(60), 0.001);
-        assertEquals(expected("rod-2")[0], new LateralRod(900, 140).away(60), 0.001);
-        LateralRod rod = new LateralRod(900, 30);
+        assertEquals(-expected("rod-2")[0], new LateralRod(900, -80, true).away(60), 0.001);
+        assertEquals(expected("rod-2")[0], new LateralRod(900, 140, true).away(60), 0.001);
+        LateralRod rod = new LateralRod(900, 30, true);
         assertEquals(Math.sqrt(900 * 900 - 30 * 30), Math.sqrt(Math.pow(900 + rod.longer(100), 2) - 70 * 70), 1e-9);
-        assertFalse(new LateralRod(100, 0).reaches(120));
-        assertThrows(IllegalArgumentException.class, () -> new LateralRod(100, -100));
+        assertFalse(new LateralRod(100, 0, true).reaches(120));
+        assertThrows(IllegalArgumentException.class, () -> new LateralRod(100, -100, true));
     }
 
     private static EndNow now(double ratio, Optional<SpringFacts> spring) {
