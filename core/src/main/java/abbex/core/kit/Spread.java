@@ -30,8 +30,16 @@ final class Spread {
         3.3, 4.2
     };
 
+    /** The same where the ratio bends little. */
+    private static final double[] FEW_ENDS = {-4.2, -2.5, -1.25, 0, 1.25, 2.5, 4.2};
+
+    /** A ratio that moves less than this part of what all the rest does, two deviations away, bends little. */
+    private static final double LITTLE = 0.5;
+
     /** How likely the ratio lies in each piece. */
-    private static final double[] LIKELY = new double[ENDS.length - 1];
+    private static final double[] LIKELY = likely(ENDS);
+
+    private static final double[] FEW_LIKELY = likely(FEW_ENDS);
 
     private static final double[] ALL = {1};
 
@@ -41,15 +49,20 @@ final class Spread {
     private static final double[] MET_LIKELY = new double[MET.length];
 
     static {
-        for (int i = 0; i < LIKELY.length; i++) {
-            LIKELY[i] = STANDARD.probability(ENDS[i], ENDS[i + 1]);
-        }
-        share(LIKELY);
         for (int i = 0; i < MET.length; i++) {
             MET[i] = i - MET.length / 2;
             MET_LIKELY[i] = STANDARD.density(MET[i]);
         }
         share(MET_LIKELY);
+    }
+
+    private static double[] likely(double[] ends) {
+        double[] likely = new double[ends.length - 1];
+        for (int i = 0; i < likely.length; i++) {
+            likely[i] = STANDARD.probability(ends[i], ends[i + 1]);
+        }
+        share(likely);
+        return likely;
     }
 
     private static void share(double[] parts) {
@@ -96,12 +109,14 @@ final class Spread {
             look(i, shifts, standards, skews);
         }
         skew = skews[1];
-        likely = sure ? ALL : LIKELY;
+        boolean little = !sure && little(width, standards[1]);
+        double[] ends = little ? FEW_ENDS : ENDS;
+        likely = sure ? ALL : little ? FEW_LIKELY : LIKELY;
         mean = new double[likely.length + 1];
         standard = new double[mean.length];
         lifts = new double[mean.length];
         for (int i = 0; i < mean.length; i++) {
-            double x = sure ? 0 : ENDS[i];
+            double x = sure ? 0 : ends[i];
             p[RATIO] = ratio(x, width);
             mean[i] = model.free(p) + between(shifts, x);
             standard[i] = Math.max(1e-6, between(standards, x));
@@ -117,6 +132,17 @@ final class Spread {
                         model.standard[Input.STOP.ordinal()],
                         model.bySprings() ? 0 : model.standard[rate] / model.at[rate])
                 * WIDER;
+    }
+
+    /** What the ratio moves is less than what all the rest does. */
+    private boolean little(double width, double deviation) {
+        p[RATIO] = ratio(-2, width);
+        double less = model.free(p);
+        p[RATIO] = ratio(2, width);
+        double more = model.free(p);
+        p[RATIO] = model.at[RATIO];
+        double here = model.free(p);
+        return Math.max(Math.abs(less - here), Math.abs(more - here)) < LITTLE * deviation;
     }
 
     private double ratio(double x, double width) {
@@ -182,11 +208,10 @@ final class Spread {
         double whole = Math.sqrt(Math.max(0, square - middle * middle) + width * width);
         double from = middle + settling.value();
         double rest = rest(settling.value());
-        double upper = Math.min(from + NORMAL * whole, Math.max(rest, contact));
         return new Interval(
                 rest,
                 quantile(0.025, from - NORMAL * whole, whole, settling.value(), width),
-                quantile(0.975, upper, whole, settling.value(), width));
+                quantile(0.975, from + NORMAL * whole, whole, settling.value(), width));
     }
 
     /** Where spring and stop carry the load together, by halving: the free travel is where it rests, and what the stop lifts. */
@@ -208,51 +233,73 @@ final class Spread {
         return (low + high) / 2;
     }
 
-    /** Bracketed first, then by chords that never stay at one end. */
+    /**
+     * Along the free travel what is likely is nearly normal: by chords of its deviations, and where they lead nowhere by halving.
+     */
     private double quantile(double probability, double guess, double whole, double settling, double width) {
         if (whole < 1e-5) {
             return rest(settling);
         }
-        double low = guess - whole / 8;
-        double lowOver = below(low, settling, width) - probability;
-        double high = guess + whole / 8;
-        double highOver = lowOver;
-        if (lowOver > 0) {
-            for (double step = whole / 4; lowOver > 0; step *= 2) {
-                high = low;
-                highOver = lowOver;
-                low -= step;
-                lowOver = below(low, settling, width) - probability;
+        double target = probability < 0.5 ? -NORMAL : NORMAL;
+        double one = guess;
+        double oneOff = deviations(one, settling, width) - target;
+        double other = one - oneOff * whole;
+        for (int i = 0; i < CHORDS && !Double.isInfinite(oneOff); i++) {
+            if (Math.abs(oneOff) < CLOSE) {
+                return stopped(one);
             }
-        } else {
-            highOver = below(high, settling, width) - probability;
-            for (double step = whole / 4; highOver < 0; step *= 2) {
-                low = high;
-                lowOver = highOver;
-                high += step;
-                highOver = below(high, settling, width) - probability;
+            double otherOff = deviations(other, settling, width) - target;
+            double slope = (otherOff - oneOff) / (other - one);
+            one = other;
+            oneOff = otherOff;
+            if (!(slope > 0.05 / whole)) {
+                break;
             }
+            other = one - oneOff / slope;
         }
-        int stayed = 0;
-        while (high - low > 1e-3 * whole) {
-            double cut = (low * highOver - high * lowOver) / (highOver - lowOver);
-            double over = below(cut, settling, width) - probability;
-            if (Math.abs(over) < 2e-4) {
-                return cut;
-            }
-            if (over > 0) {
-                high = cut;
-                highOver = over;
-                lowOver = stayed < 0 ? lowOver / 2 : lowOver;
-                stayed = -1;
+        return halving(probability, guess, whole, settling, width);
+    }
+
+    private static final int CHORDS = 10;
+
+    /** In deviations: a thousandth of the half-width. */
+    private static final double CLOSE = 2e-3;
+
+    /** How many deviations of a normal distribution are as likely as to rest no further down than a free travel brings it. */
+    private double deviations(double free, double settling, double width) {
+        return STANDARD.inverseCumulativeProbability(Math.max(0, Math.min(1, below(stopped(free), settling, width))));
+    }
+
+    /** Where a free travel comes to rest on the stop as it most likely is. */
+    private double stopped(double free) {
+        if (free <= contact) {
+            return free;
+        }
+        double low = contact;
+        double high = free;
+        for (int i = 0; i < 40 && high - low > 1e-4; i++) {
+            double middle = (low + high) / 2;
+            if (middle + model.lift(p, middle - contact) > free) {
+                high = middle;
             } else {
-                low = cut;
-                lowOver = over;
-                highOver = stayed > 0 ? highOver / 2 : highOver;
-                stayed = 1;
+                low = middle;
             }
         }
         return (low + high) / 2;
+    }
+
+    private double halving(double probability, double guess, double whole, double settling, double width) {
+        double low = guess - 8 * whole;
+        double high = guess + 8 * whole;
+        while (high - low > 1e-3 * whole) {
+            double middle = (low + high) / 2;
+            if (below(stopped(middle), settling, width) < probability) {
+                low = middle;
+            } else {
+                high = middle;
+            }
+        }
+        return stopped((low + high) / 2);
     }
 
     /** How likely it rests no further down than there. */
