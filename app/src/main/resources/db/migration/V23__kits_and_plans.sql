@@ -1,8 +1,9 @@
--- Kits that a stay may get, each a candidate beside the others.
+-- Kits that a stay may get, each a candidate beside the others; the kind of vehicle is the one that it was for.
 create table kit (
   id        char(36) character set ascii not null primary key,
   shop_id   char(36) character set ascii not null references shop (id),
   job_id    char(36) character set ascii not null references job (id),
+  kind      varchar(12) not null,
   person_id char(36) character set ascii not null references person (id),
   made_at   datetime(6) not null,
   key kit_of_job (job_id, made_at)

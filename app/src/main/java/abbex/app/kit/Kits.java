@@ -8,6 +8,7 @@ import abbex.app.store.Reads;
 import abbex.app.store.Times;
 import abbex.core.heights.Advertised;
 import abbex.core.vehicle.End;
+import abbex.core.vehicle.VehicleKind;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Clock;
@@ -15,6 +16,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
@@ -41,8 +43,20 @@ public class Kits {
              order by what, seq, made_at, id
             """;
 
+    /** The newest figures of every kit of a shop that has a name, with the kind of vehicle that it was for. */
+    private static final String SHELF = """
+            select n.raw name, k.kind, n.kit_id id, n.seq
+              from kit_value n join kit k on k.id = n.kit_id and k.shop_id = n.shop_id
+             where n.shop_id = :shop and n.field = 'NAME' and n.raw <> ''
+             order by n.seq desc limit 400
+            """;
+
+    private static final String OF_KIT = """
+            select end_of, field, raw, value from kit_value where shop_id = :shop and kit_id = :kit order by seq
+            """;
+
     private static final String ADD = """
-            insert into kit (id, shop_id, job_id, person_id, made_at) values (:id, :shop, :job, :person, :at)
+            insert into kit (id, shop_id, job_id, kind, person_id, made_at) values (:id, :shop, :job, :kind, :person, :at)
             """;
 
     private static final String TELL = """
@@ -236,6 +250,7 @@ public class Kits {
                 .param("id", id.toString())
                 .param("shop", by.shop().toString())
                 .param("job", job.id().toString())
+                .param("kind", job.vehicle().kind().name())
                 .param("person", by.id().toString())
                 .param("at", Times.column(clock.instant()))
                 .update();
@@ -256,15 +271,56 @@ public class Kits {
                 .update();
     }
 
-    /** Another kit beside those there are. */
+    /**
+     * A kit that the shop has used: what was told of it last.
+     *
+     * @param kind of vehicle that it was for
+     */
+    public record Shelved(UUID id, String name, VehicleKind kind) {}
+
+    /** The kits of a shop by name and kind of vehicle, the newest first. */
+    public List<Shelved> shelf(UUID shop) {
+        Map<String, Shelved> shelf = new LinkedHashMap<>();
+        jdbc.sql(SHELF).param("shop", shop.toString()).query(row -> {
+            Shelved one =
+                    new Shelved(Ids.id(row, "id"), row.getString("name"), VehicleKind.valueOf(row.getString("kind")));
+            shelf.putIfAbsent(one.kind() + " " + one.name().toLowerCase(Locale.ROOT), one);
+        });
+        return List.copyOf(shelf.values());
+    }
+
+    /**
+     * Another kit beside those there are; one that the shop has used on this kind of vehicle comes with its figures as they are
+     * now. What is told of either later changes nothing of the other.
+     */
     @Transactional
     public UUID another(Person by, Job job, String name) {
         if (of(job).list().get(0).id() == null) {
             tell(by, job, null, of(job).list().get(0).values(), Optional.empty());
         }
+        Optional<Shelved> known = shelf(by.shop()).stream()
+                .filter(kit -> kit.kind() == job.vehicle().kind())
+                .filter(kit -> kit.name().equalsIgnoreCase(name))
+                .findFirst();
         UUID id = add(by, job);
         tell(by, job, id, new KitValues.Key(null, KitField.NAME), new KitValues.Told(name, 0));
+        known.ifPresent(kit -> figures(by.shop(), kit.id()).forEach((key, told) -> {
+            if (key.field() != KitField.NAME) {
+                tell(by, job, id, key, told);
+            }
+        }));
         return id;
+    }
+
+    private Map<KitValues.Key, KitValues.Told> figures(UUID shop, UUID kit) {
+        Map<KitValues.Key, KitValues.Told> figures = new LinkedHashMap<>();
+        jdbc.sql(OF_KIT)
+                .param("shop", shop.toString())
+                .param("kit", kit.toString())
+                .query(row -> {
+                    value(row, figures);
+                });
+        return figures;
     }
 
     /** The kit that a stay gets, and why. */

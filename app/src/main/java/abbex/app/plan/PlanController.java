@@ -211,7 +211,12 @@ class PlanController {
                         KitField.DAYS,
                         KitField.HOURS,
                         KitField.ALSO));
-        page.addObject("named", job.vehicle().kind());
+        page.addObject(
+                "shelf",
+                kits.shelf(me.shop()).stream()
+                        .filter(shelved -> shelved.kind() == job.vehicle().kind())
+                        .map(Kits.Shelved::name)
+                        .toList());
         page.addObject("inches", !me.likes().unit().metric());
         return page;
     }

@@ -133,6 +133,24 @@ class PlanTest {
         assertThat(page.locator(".kits input[name=reason]").nth(1)).hasValue("lower, says the customer");
     }
 
+    /** A kit that the shop has used comes with its figures; what is told of it here changes nothing there, and nothing of another kind. */
+    @Test
+    void a_kit_from_the_shelf_comes_with_its_figures() {
+        Page page = open(received());
+        page.locator("#another").fill("Height-adjustable coilovers");
+        page.locator("#another").press("Enter");
+        assertThat(page.locator("#FRONT_NEW_RATE")).hasValue("80 N/mm");
+        assertThat(page.locator("#FRONT_OLD_RATE")).hasValue("");
+        page.locator("#FRONT_NEW_RATE").fill("90 N/mm");
+        page.locator("#bench .btn-primary").click();
+        assertThat(page.locator("#FRONT_NEW_RATE")).hasValue("90 N/mm");
+        screen.open("/jobs/" + Jobs.id("GN 2-118") + "/plan");
+        assertThat(page.locator("#FRONT_NEW_RATE")).hasValue("80 N/mm");
+        screen.open("/jobs/" + Jobs.id("PX 7-340") + "/plan");
+        assertThat(page.locator("#shelf option[value='height-adjustable coilovers']"))
+                .hasCount(0);
+    }
+
     @Test
     void two_people_plan_at_once_and_the_second_is_told() {
         String job = received();
