@@ -73,7 +73,7 @@ class ArchitectureTest {
                     "prove",
                     "store",
                     "verdict"),
-            entry("board", "form", "arrive", "drawing", "measure", "page", "people", "rules", "verdict"),
+            entry("board", "form", "arrive", "drawing", "kit", "measure", "page", "people", "rules", "verdict"),
             entry("api", "page", "people", "words"),
             entry(
                     "demo",

@@ -11,6 +11,7 @@ import abbex.core.kit.EndPlan;
 import abbex.core.kit.Interval;
 import abbex.core.kit.KitPlan;
 import abbex.core.kit.Narrowing;
+import abbex.core.kit.OwnFits;
 import abbex.core.kit.Part;
 import abbex.core.kit.SpringFacts;
 import abbex.core.kit.StopFacts;
@@ -191,7 +192,8 @@ final class KitAnswer {
                         ? Optional.of(new DamperFacts(gas.orElse(Typical.SINGLE_TUBE), longest, shortest))
                         : Optional.empty(),
                 stop(of),
-                parts(of));
+                parts(of),
+                OwnFits.NONE);
     }
 
     private static Optional<Advertised.Range> box(Fields of) {

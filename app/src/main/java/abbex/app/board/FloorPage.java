@@ -5,6 +5,7 @@ import abbex.app.arrive.Jobs;
 import abbex.app.arrive.VehicleFacts;
 import abbex.app.drawing.Outline;
 import abbex.app.form.Form;
+import abbex.app.kit.Kits;
 import abbex.app.measure.JobSheets;
 import abbex.app.measure.Progress;
 import abbex.app.measure.Sheets;
@@ -50,15 +51,25 @@ class FloorPage {
     private final JobVerdicts verdicts;
     private final People people;
     private final Rules rules;
+    private final Kits kits;
     private final Words words;
     private final Clock clock;
 
-    FloorPage(Jobs jobs, Sheets sheets, JobVerdicts verdicts, People people, Rules rules, Words words, Clock clock) {
+    FloorPage(
+            Jobs jobs,
+            Sheets sheets,
+            JobVerdicts verdicts,
+            People people,
+            Rules rules,
+            Kits kits,
+            Words words,
+            Clock clock) {
         this.jobs = jobs;
         this.sheets = sheets;
         this.verdicts = verdicts;
         this.people = people;
         this.rules = rules;
+        this.kits = kits;
         this.words = words;
         this.clock = clock;
     }
@@ -90,8 +101,13 @@ class FloorPage {
         Reader reader = shown.form().reader();
         List<Job> floor = jobs.onTheFloor(me.shop());
         Map<UUID, JobSheets> all = sheets.of(me.shop(), floor);
+        Map<UUID, String> arrivals = kits.arrivals(me.shop());
         List<Standing> everybody = floor.stream()
-                .map(job -> standing(me, job, sheets.progress(job, all.getOrDefault(job.id(), JobSheets.NONE), reader)))
+                .map(job -> standing(
+                        me,
+                        job,
+                        sheets.progress(job, all.getOrDefault(job.id(), JobSheets.NONE), reader),
+                        parts(all.get(job.id()), arrivals.get(job.id()), reader)))
                 .toList();
         List<Standing> seen =
                 everybody.stream().filter(s -> !shown.mine() || s.mine()).toList();
@@ -182,7 +198,14 @@ class FloorPage {
                 .toList();
     }
 
-    private Standing standing(Person me, Job job, Progress progress) {
+    /** When the parts come, for as long as the vehicle does not stand on them; empty where nobody said, or they are in. */
+    private String parts(@Nullable JobSheets sheets, @Nullable String when, Reader reader) {
+        boolean in = sheets != null
+                && sheets.sheets().stream().anyMatch(sheet -> sheet.stage().lowered());
+        return when == null || in ? "" : words.say("board.parts", reader, "when", when);
+    }
+
+    private Standing standing(Person me, Job job, Progress progress, String parts) {
         boolean out = job.where().place() == Job.Place.OUT;
         LocalDate due = job.dueBack();
         LocalDate today = jobs.today(me.likes().zone());
@@ -204,7 +227,7 @@ class FloorPage {
                 number(wheelbase(job.vehicle()) / drawn(job.vehicle())),
                 number(wheelbase(job.vehicle())),
                 job.vehicle().shape() == VehicleFacts.Shape.PICKUP ? "1.23" : "1",
-                out ? back(due, late, reader) : progress.act(),
+                out ? back(due, late, reader) : parts.isEmpty() ? progress.act() : parts,
                 Numerals.html(detail),
                 mark,
                 mark.isEmpty() ? "" : words.say("severity." + mark.toUpperCase(Locale.ROOT)),

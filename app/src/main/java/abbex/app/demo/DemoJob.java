@@ -130,12 +130,13 @@ final class DemoJob {
         return this;
     }
 
-    /** A kit by its figures: name, then field and text by turns; the first is the one that the stay was received with. */
-    DemoJob fits(String kitName, String... fields) {
+    /** A kit by its figures, fields and texts apart by semicolons; the first is the one that the stay was received with. */
+    DemoJob fits(String kitName, String fields) {
         Map<String, String> told = new LinkedHashMap<>();
         told.put("NAME", kitName);
-        for (int i = 0; i < fields.length; i += 2) {
-            told.put(fields[i], fields[i + 1]);
+        for (String field : fields.strip().split("\\s*;\\s*")) {
+            String[] both = field.split("=", 2);
+            told.put(both[0].strip(), both[1].strip());
         }
         kits.add(told);
         return this;

@@ -104,90 +104,24 @@ final class DemoStories {
                 .after(HF, "13", "13 1/2", "13 1/2", "13 9/16")
                 .after(RIM, "22 1/4", "22 1/4", "22 3/4", "22 13/16")
                 .after(FG, "5 1/8", "5 1/8", "5 13/16", "5 13/16")
-                .fits(
-                        "height-adjustable coilovers",
-                        "CONDITION",
-                        "with its own dampers",
-                        "PRICE",
-                        "1,240",
-                        "DAYS",
-                        "here",
-                        "HOURS",
-                        "5",
-                        "FRONT_OLD_RATE",
-                        "50 N/mm",
-                        "FRONT_OLD_FREE",
-                        "300 mm",
-                        "FRONT_NEW_RATE",
-                        "80 N/mm",
-                        "FRONT_NEW_FREE",
-                        "238 mm",
-                        "FRONT_NEW_GAS",
-                        "45 lb",
-                        "FRONT_OLD_LONG",
-                        "470 mm",
-                        "FRONT_OLD_SHORT",
-                        "320 mm",
-                        "FRONT_ROD",
-                        "88 mm",
-                        "FRONT_OLD_STOP",
-                        "45 mm",
-                        "FRONT_OLD_RINGS",
-                        "3",
-                        "FRONT_NEW_LONG",
-                        "445 mm",
-                        "FRONT_NEW_SHORT",
-                        "305 mm",
-                        "FRONT_NEW_STOP",
-                        "30 mm",
-                        "FRONT_NEW_RINGS",
-                        "2",
-                        "FRONT_PERCH_LEAST",
-                        "-12 mm",
-                        "FRONT_PERCH_MOST",
-                        "15 mm",
-                        "FRONT_PERCH",
-                        "0 mm",
-                        "REAR_OLD_RATE",
-                        "40 N/mm",
-                        "REAR_OLD_FREE",
-                        "300 mm",
-                        "REAR_NEW_RATE",
-                        "60 N/mm",
-                        "REAR_NEW_FREE",
-                        "246 mm",
-                        "REAR_NEW_GAS",
-                        "45 lb",
-                        "REAR_PERCH_LEAST",
-                        "-10 mm",
-                        "REAR_PERCH_MOST",
-                        "15 mm",
-                        "REAR_PERCH",
-                        "0 mm")
-                .fits(
-                        "lowering springs",
-                        "CONDITION",
-                        "dampers kept",
-                        "PRICE",
-                        "310",
-                        "DAYS",
-                        "Thursday",
-                        "HOURS",
-                        "3",
-                        "ALSO",
-                        "rings trimmed",
-                        "FRONT_BOX",
-                        "25 mm",
-                        "REAR_BOX",
-                        "20 mm",
-                        "FRONT_NEW_RATE",
-                        "65 N/mm",
-                        "FRONT_NEW_FREE",
-                        "259 mm",
-                        "REAR_NEW_RATE",
-                        "50 N/mm",
-                        "REAR_NEW_FREE",
-                        "266 mm");
+                .fits("height-adjustable coilovers", """
+                        CONDITION = with its own dampers; PRICE = 1,240; DAYS = here;
+                        HOURS = 5; FRONT_OLD_RATE = 50 N/mm; FRONT_OLD_FREE = 300 mm;
+                        FRONT_NEW_RATE = 80 N/mm; FRONT_NEW_FREE = 238 mm; FRONT_NEW_GAS = 45 lb;
+                        FRONT_OLD_LONG = 470 mm; FRONT_OLD_SHORT = 320 mm; FRONT_ROD = 88 mm;
+                        FRONT_OLD_STOP = 45 mm; FRONT_OLD_RINGS = 3; FRONT_NEW_LONG = 445 mm;
+                        FRONT_NEW_SHORT = 305 mm; FRONT_NEW_STOP = 30 mm; FRONT_NEW_RINGS = 2;
+                        FRONT_PERCH_LEAST = -12 mm; FRONT_PERCH_MOST = 15 mm; FRONT_PERCH = 0 mm;
+                        REAR_OLD_RATE = 40 N/mm; REAR_OLD_FREE = 300 mm; REAR_NEW_RATE = 60 N/mm;
+                        REAR_NEW_FREE = 246 mm; REAR_NEW_GAS = 45 lb; REAR_PERCH_LEAST = -10 mm;
+                        REAR_PERCH_MOST = 15 mm; REAR_PERCH = 0 mm
+                        """)
+                .fits("lowering springs", """
+                        CONDITION = dampers kept; PRICE = 310; DAYS = Thursday;
+                        HOURS = 3; ALSO = rings trimmed; FRONT_BOX = 25 mm;
+                        REAR_BOX = 20 mm; FRONT_NEW_RATE = 65 N/mm; FRONT_NEW_FREE = 259 mm;
+                        REAR_NEW_RATE = 50 N/mm; REAR_NEW_FREE = 266 mm
+                        """);
         job.archFront = Architecture.DOUBLE_WISHBONE;
         return job;
     }
@@ -252,22 +186,11 @@ final class DemoStories {
                 .state("32", "32", "32", "32")
                 .before(GF, "26 1/8", "26 5/8", "26 3/4", "26 9/16")
                 .before(HF, "14 1/4", "14 3/4", "14 7/8", "14 11/16")
-                .fits(
-                        "lowering springs",
-                        "FRONT_OLD_RATE",
-                        "30 N/mm",
-                        "FRONT_OLD_FREE",
-                        "316 mm",
-                        "FRONT_NEW_RATE",
-                        "22 N/mm",
-                        "FRONT_NEW_FREE",
-                        "330 mm",
-                        "FRONT_ROD",
-                        "105 mm",
-                        "FRONT_OLD_STOP",
-                        "55 mm",
-                        "FRONT_OLD_RINGS",
-                        "4");
+                .fits("lowering springs", """
+                        FRONT_OLD_RATE = 30 N/mm; FRONT_OLD_FREE = 316 mm; FRONT_NEW_RATE = 22 N/mm;
+                        FRONT_NEW_FREE = 330 mm; FRONT_ROD = 105 mm; FRONT_OLD_STOP = 55 mm;
+                        FRONT_OLD_RINGS = 4
+                        """);
     }
 
     private static DemoJob motorcycle() {
@@ -360,18 +283,11 @@ final class DemoStories {
                 .kit("springs with dampers", "25 mm", "20 mm")
                 .says("Rune Abel", "lap time first", "6,310 km")
                 .stands(Place.WAITING, "", "jorun", 0)
-                .fits(
-                        "springs with dampers",
-                        "FRONT_OLD_RATE",
-                        "24 N/mm",
-                        "FRONT_OLD_FREE",
-                        "350 mm",
-                        "FRONT_NEW_RATE",
-                        "26 N/mm",
-                        "FRONT_NEW_FREE",
-                        "338 mm",
-                        "FRONT_NEW_GAS",
-                        "60 lb");
+                .fits("springs with dampers", """
+                        DAYS = Thursday;
+                        FRONT_OLD_RATE = 24 N/mm; FRONT_OLD_FREE = 350 mm; FRONT_NEW_RATE = 26 N/mm;
+                        FRONT_NEW_FREE = 338 mm; FRONT_NEW_GAS = 60 lb
+                        """);
     }
 
     /** Nobody probed its liners; the drive found one of them. */
@@ -418,36 +334,13 @@ final class DemoStories {
                 .after(GF, "25 7/16", "25 1/2", "26 1/16", "26 1/16")
                 .after(FG, "5 7/16", "5 7/16", "6 1/4", "6 1/4")
                 .back(-10)
-                .fits(
-                        "lowering springs, dampers kept",
-                        "FRONT_OLD_RATE",
-                        "22 N/mm",
-                        "FRONT_OLD_FREE",
-                        "360 mm",
-                        "FRONT_NEW_RATE",
-                        "34 N/mm",
-                        "FRONT_NEW_FREE",
-                        "275 mm",
-                        "FRONT_OLD_LONG",
-                        "530 mm",
-                        "FRONT_OLD_SHORT",
-                        "340 mm",
-                        "FRONT_LOAD",
-                        "877 lb",
-                        "FRONT_RATIO",
-                        "0.95",
-                        "FRONT_ROD_RATIO",
-                        "0.95",
-                        "FRONT_OLD_BENCH",
-                        "yes",
-                        "FRONT_NEW_BENCH",
-                        "yes",
-                        "FRONT_ROD",
-                        "95 mm",
-                        "FRONT_OLD_STOP",
-                        "60 mm",
-                        "FRONT_OLD_RINGS",
-                        "4");
+                .fits("lowering springs, dampers kept", """
+                        FRONT_OLD_RATE = 22 N/mm; FRONT_OLD_FREE = 360 mm; FRONT_NEW_RATE = 34 N/mm;
+                        FRONT_NEW_FREE = 266 mm; FRONT_OLD_LONG = 545 mm; FRONT_OLD_SHORT = 340 mm;
+                        FRONT_LOAD = 877 lb; FRONT_RATIO = 0.95; FRONT_ROD_RATIO = 0.95;
+                        FRONT_OLD_BENCH = yes; FRONT_NEW_BENCH = yes; FRONT_ROD = 112 mm;
+                        FRONT_OLD_STOP = 60 mm; FRONT_OLD_RINGS = 4
+                        """);
     }
 
     private static DemoJob done() {

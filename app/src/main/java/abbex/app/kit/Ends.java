@@ -6,6 +6,7 @@ import abbex.core.kit.DamperFacts;
 import abbex.core.kit.EndKit;
 import abbex.core.kit.EndNow;
 import abbex.core.kit.LateralRod;
+import abbex.core.kit.OwnFits;
 import abbex.core.kit.Part;
 import abbex.core.kit.SpringFacts;
 import abbex.core.kit.StopFacts;
@@ -103,7 +104,8 @@ final class Ends {
                 spring(values, end, KitField.NEW_RATE, KitField.NEW_FREE, KitField.NEW_SOLID, KitField.NEW_BENCH),
                 damper(values, end),
                 stop,
-                parts(values, end));
+                parts(values, end),
+                OwnFits.NONE);
     }
 
     private static Optional<Advertised.Range> box(KitValues values, End end) {

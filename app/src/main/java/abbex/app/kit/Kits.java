@@ -51,6 +51,16 @@ public class Kits {
              order by n.seq desc limit 400
             """;
 
+    /** When the parts of each stay's kit come, of the kit that was chosen or of any while none is. */
+    private static final String ARRIVALS = """
+            select k.job_id, v.raw
+              from kit_value v join kit k on k.id = v.kit_id and k.shop_id = v.shop_id
+             where v.shop_id = :shop and v.field = 'DAYS'
+               and k.id = coalesce((select c.kit_id from kit_choice c where c.shop_id = k.shop_id and c.job_id = k.job_id
+                                     order by c.seq desc limit 1), k.id)
+             order by v.seq
+            """;
+
     private static final String OF_KIT = """
             select end_of, field, raw, value from kit_value where shop_id = :shop and kit_id = :kit order by seq
             """;
@@ -310,6 +320,19 @@ public class Kits {
             }
         }));
         return id;
+    }
+
+    /** When the parts of the stays of a shop come, as it was typed; a stay without is not among them. */
+    public Map<UUID, String> arrivals(UUID shop) {
+        Map<UUID, String> arrivals = new HashMap<>();
+        jdbc.sql(ARRIVALS).param("shop", shop.toString()).query(row -> {
+            if (row.getString("raw").isEmpty()) {
+                arrivals.remove(Ids.id(row, "job_id"));
+            } else {
+                arrivals.put(Ids.id(row, "job_id"), row.getString("raw"));
+            }
+        });
+        return arrivals;
     }
 
     private Map<KitValues.Key, KitValues.Told> figures(UUID shop, UUID kit) {

@@ -20,12 +20,12 @@ import org.springframework.stereotype.Service;
 @Service
 public class PlannedText {
     private final KitPlans plans;
-    private final Planner planner;
+    private final CauseWords causes;
     private final Words words;
 
-    PlannedText(KitPlans plans, Planner planner, Words words) {
+    PlannedText(KitPlans plans, CauseWords causes, Words words) {
         this.plans = plans;
-        this.planner = planner;
+        this.causes = causes;
         this.words = words;
     }
 
@@ -55,7 +55,7 @@ public class PlannedText {
                 lines.isEmpty()
                         ? ""
                         : plans.why(job, planned)
-                                .map(why -> planner.first(why, reader))
+                                .map(why -> causes.first(why, reader))
                                 .orElse(""));
     }
 

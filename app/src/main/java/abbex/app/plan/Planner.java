@@ -18,8 +18,6 @@ import abbex.app.prove.Clearances;
 import abbex.core.figure.Finding;
 import abbex.core.figure.Severity;
 import abbex.core.heights.Height;
-import abbex.core.kit.Cause;
-import abbex.core.kit.Causes;
 import abbex.core.kit.EndPlan;
 import abbex.core.kit.Interval;
 import abbex.core.kit.KitFinding;
@@ -32,13 +30,11 @@ import abbex.core.units.Length;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.PerEnd;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Function;
 import java.util.function.Predicate;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
@@ -49,13 +45,15 @@ class Planner {
     private final Sheets sheets;
     private final Stances stances;
     private final Clearances clearances;
+    private final CauseWords causes;
     private final Words words;
 
-    Planner(KitPlans plans, Sheets sheets, Stances stances, Clearances clearances, Words words) {
+    Planner(KitPlans plans, Sheets sheets, Stances stances, Clearances clearances, CauseWords causes, Words words) {
         this.plans = plans;
         this.sheets = sheets;
         this.stances = stances;
         this.clearances = clearances;
+        this.causes = causes;
         this.words = words;
     }
 
@@ -77,7 +75,7 @@ class Planner {
                 wishes(planned, reader),
                 buys(planned),
                 ends.isEmpty() ? words.say("plan.empty") : all.newest().isEmpty() ? words.say("plan.baseline") : "",
-                plans.why(job, planned).map(why -> why(why, reader)).orElse(null),
+                plans.why(job, planned).map(why -> causes.of(why, reader)).orElse(null),
                 words.findings(elsewhere(job), reader));
     }
 
@@ -95,54 +93,6 @@ class Planner {
                 .limit(MOST_ELSEWHERE)
                 .forEach(all::add);
         return all;
-    }
-
-    /** Beyond that a cause is likely, below this it is hardly worth a look. */
-    private static final double LIKELY = 0.5;
-
-    private static final double UNLIKELY = 0.05;
-
-    private static final int MOST_CAUSES = 3;
-
-    private PlanPage.WhyView why(Causes.Ranked ranked, Reader reader) {
-        if (ranked.asPlanned()) {
-            return new PlanPage.WhyView(true, List.of(), "");
-        }
-        List<PlanPage.CauseView> causes = ranked.groups().stream()
-                .limit(MOST_CAUSES)
-                .filter(group -> group.share() >= UNLIKELY)
-                .map(group -> new PlanPage.CauseView(
-                        words.say(group.share() > LIKELY ? "cause.likely" : "cause.possible"),
-                        html(Words.capital(group.causes().stream()
-                                .map(cause -> cause(cause, reader))
-                                .distinct()
-                                .collect(Collectors.joining(", " + words.say("or") + " ")))),
-                        html(words.say(
-                                group.size() > 0 ? "cause.higher" : "cause.lower",
-                                reader,
-                                "by",
-                                mm(Math.abs(group.size()))))))
-                .toList();
-        Cause.Kind cheapest = ranked.groups().stream()
-                .limit(2)
-                .flatMap(group -> group.causes().stream())
-                .map(Cause::kind)
-                .min(Comparator.naturalOrder())
-                .orElseThrow();
-        return new PlanPage.WhyView(false, causes, words.say("check." + cheapest));
-    }
-
-    /** The likeliest of it in a line, safe for a page; that it stands as planned where it does. */
-    String first(Causes.Ranked ranked, Reader reader) {
-        PlanPage.WhyView why = why(ranked, reader);
-        return why.asPlanned() || why.causes().isEmpty()
-                ? html(words.say("plan.why.asplanned"))
-                : html(why.causes().get(0).likely()) + " " + why.causes().get(0).names() + ", "
-                        + why.causes().get(0).size();
-    }
-
-    private String cause(Cause cause, Reader reader) {
-        return words.say("cause." + cause.kind(), reader, "place", cause.place());
     }
 
     private static String html(String text) {

@@ -18,6 +18,7 @@ import abbex.core.kit.EndPlan;
 import abbex.core.kit.KitFinding;
 import abbex.core.kit.KitPlan;
 import abbex.core.kit.LateralRod;
+import abbex.core.kit.OwnFits;
 import abbex.core.kit.Part;
 import abbex.core.kit.SpringFacts;
 import abbex.core.kit.StopFacts;
@@ -87,7 +88,8 @@ class KitWordsTest {
                         : Optional.of(new DamperFacts(
                                 Typical.SINGLE_TUBE, damper(random, 440, 520), damper(random, 280, 320))),
                 Optional.empty(),
-                random.nextBoolean() ? List.of(seat, new Part.Perch(Length.ofMm(5))) : List.of());
+                random.nextBoolean() ? List.of(seat, new Part.Perch(Length.ofMm(5))) : List.of(),
+                OwnFits.NONE);
     }
 
     /** A rear axle under its frame, read on either side. */

@@ -9,9 +9,9 @@ final class Box {
 
     private Box() {}
 
-    /** The middle of the range, as wide as the range is and as boxes are off. */
-    static Told told(Advertised.Range box) {
+    /** The middle of the range, as wide as the range is and as boxes are off: by what a shop has seen for it, or any. */
+    static Told told(Advertised.Range box, Told off) {
         double range = box.most().minus(box.least()).mm() / Math.sqrt(12);
-        return Told.printed(box.mean().mm(), Math.hypot(STANDARD, range));
+        return new Told(box.mean().mm() + off.value(), Math.hypot(off.standard(), range), Told.Origin.PRINTED);
     }
 }

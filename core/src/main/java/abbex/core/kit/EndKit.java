@@ -12,6 +12,7 @@ import java.util.Optional;
  * @param spring by its figures
  * @param damper that goes in
  * @param stop that goes in, or the old one with rings cut off
+ * @param own what the shop has seen for the printed number
  * @param parts whatever else moves a seat or the wheel
  */
 public record EndKit(
@@ -20,36 +21,41 @@ public record EndKit(
         Optional<SpringFacts> spring,
         Optional<DamperFacts> damper,
         Optional<StopFacts> stop,
-        List<Part> parts) {
-    public static final EndKit NOTHING =
-            new EndKit(Optional.empty(), false, Optional.empty(), Optional.empty(), Optional.empty(), List.of());
+        List<Part> parts,
+        OwnFits own) {
+    public static final EndKit NOTHING = new EndKit(
+            Optional.empty(), false, Optional.empty(), Optional.empty(), Optional.empty(), List.of(), OwnFits.NONE);
 
     public EndKit {
         parts = List.copyOf(parts);
     }
 
     public EndKit withBox(Advertised.Range other) {
-        return new EndKit(Optional.of(other), boxCounts, spring, damper, stop, parts);
+        return new EndKit(Optional.of(other), boxCounts, spring, damper, stop, parts, own);
     }
 
     public EndKit withSpring(SpringFacts other) {
-        return new EndKit(box, boxCounts, Optional.of(other), damper, stop, parts);
+        return new EndKit(box, boxCounts, Optional.of(other), damper, stop, parts, own);
     }
 
     public EndKit withDamper(DamperFacts other) {
-        return new EndKit(box, boxCounts, spring, Optional.of(other), stop, parts);
+        return new EndKit(box, boxCounts, spring, Optional.of(other), stop, parts, own);
     }
 
     public EndKit withStop(StopFacts other) {
-        return new EndKit(box, boxCounts, spring, damper, Optional.of(other), parts);
+        return new EndKit(box, boxCounts, spring, damper, Optional.of(other), parts, own);
     }
 
     public EndKit withParts(List<Part> other) {
-        return new EndKit(box, boxCounts, spring, damper, stop, other);
+        return new EndKit(box, boxCounts, spring, damper, stop, other, own);
+    }
+
+    public EndKit withOwn(OwnFits other) {
+        return new EndKit(box, boxCounts, spring, damper, stop, parts, other);
     }
 
     /** True when nothing of this end is touched. */
     public boolean nothing() {
-        return this.equals(NOTHING);
+        return withOwn(OwnFits.NONE).equals(NOTHING);
     }
 }

@@ -96,7 +96,7 @@ final class EndModel {
         now.seats().ifPresent(s -> set(Input.SEATS, s));
         now.rod().ifPresent(r -> set(Input.ROD, r));
         if (!bySprings()) {
-            kit.box().ifPresent(box -> set(Input.BOX, Box.told(box)));
+            kit.box().ifPresent(box -> set(Input.BOX, Box.told(box, kit.own().off())));
         }
         kit.stop().or(now::stop).ifPresent(facts -> set(Input.STOP, new Told(1, facts.force(), facts.origin())));
         parts(kit);
