@@ -214,23 +214,9 @@ final class Spread {
                 quantile(0.975, from + NORMAL * whole, whole, settling.value(), width));
     }
 
-    /** Where spring and stop carry the load together, by halving: the free travel is where it rests, and what the stop lifts. */
+    /** Where spring and stop carry the load together: the free travel is where it rests, and what the stop lifts. */
     private double rest(double settling) {
-        double free = model.free(p) + settling;
-        if (free <= contact) {
-            return free;
-        }
-        double low = contact;
-        double high = free;
-        for (int i = 0; i < 60 && high - low > 1e-9; i++) {
-            double middle = (low + high) / 2;
-            if (middle + model.lift(p, middle - contact) > free) {
-                high = middle;
-            } else {
-                low = middle;
-            }
-        }
-        return (low + high) / 2;
+        return stopped(model.free(p) + settling, SURE);
     }
 
     /**
@@ -246,7 +232,7 @@ final class Spread {
         double other = one - oneOff * whole;
         for (int i = 0; i < CHORDS && !Double.isInfinite(oneOff); i++) {
             if (Math.abs(oneOff) < CLOSE) {
-                return stopped(one);
+                return stopped(one, NEAR);
             }
             double otherOff = deviations(other, settling, width) - target;
             double slope = (otherOff - oneOff) / (other - one);
@@ -262,22 +248,28 @@ final class Spread {
 
     private static final int CHORDS = 10;
 
+    /** To how many mm a rest is found: a plan's own, and the end of an interval. */
+    private static final double SURE = 1e-9;
+
+    private static final double NEAR = 1e-4;
+
     /** In deviations: a thousandth of the half-width. */
     private static final double CLOSE = 2e-3;
 
     /** How many deviations of a normal distribution are as likely as to rest no further down than a free travel brings it. */
     private double deviations(double free, double settling, double width) {
-        return STANDARD.inverseCumulativeProbability(Math.max(0, Math.min(1, below(stopped(free), settling, width))));
+        return STANDARD.inverseCumulativeProbability(Math.max(
+                0, Math.min(1, below(stopped(free, NEAR), settling, width))));
     }
 
-    /** Where a free travel comes to rest on the stop as it most likely is. */
-    private double stopped(double free) {
+    /** Where a free travel comes to rest on the stop as it most likely is, to so many mm, by halving. */
+    private double stopped(double free, double sure) {
         if (free <= contact) {
             return free;
         }
         double low = contact;
         double high = free;
-        for (int i = 0; i < 40 && high - low > 1e-4; i++) {
+        for (int i = 0; i < 60 && high - low > sure; i++) {
             double middle = (low + high) / 2;
             if (middle + model.lift(p, middle - contact) > free) {
                 high = middle;
@@ -293,13 +285,13 @@ final class Spread {
         double high = guess + 8 * whole;
         while (high - low > 1e-3 * whole) {
             double middle = (low + high) / 2;
-            if (below(stopped(middle), settling, width) < probability) {
+            if (below(stopped(middle, NEAR), settling, width) < probability) {
                 low = middle;
             } else {
                 high = middle;
             }
         }
-        return stopped((low + high) / 2);
+        return stopped((low + high) / 2, NEAR);
     }
 
     /** How likely it rests no further down than there. */
