@@ -54,7 +54,14 @@ final class Ends {
                 measured(values, end, KitField.RATIO, RATIO).orElseGet(() -> Typical.ratio(architecture)),
                 measured(values, end, KitField.ROD_RATIO, RATIO).orElseGet(() -> Typical.rodRatio(architecture)),
                 Typical.wheelRate(load),
-                spring(values, end, KitField.OLD_RATE, KitField.OLD_FREE, KitField.OLD_SOLID, KitField.OLD_BENCH),
+                spring(
+                        values,
+                        end,
+                        KitField.OLD_RATE,
+                        KitField.OLD_FREE,
+                        KitField.OLD_SOLID,
+                        KitField.OLD_TABLE,
+                        KitField.OLD_BENCH),
                 measured(values, end, KitField.SEATS, TAPED),
                 new DamperFacts(
                         measured(values, end, KitField.OLD_GAS, PRESSED).orElse(Typical.TWIN_TUBE),
@@ -79,8 +86,16 @@ final class Ends {
     }
 
     private static Optional<SpringFacts> spring(
-            KitValues values, End end, KitField rate, KitField free, KitField solid, KitField bench) {
-        if (values.value(end, rate).isEmpty() || values.value(end, free).isEmpty()) {
+            KitValues values, End end, KitField rate, KitField free, KitField solid, KitField table, KitField bench) {
+        Optional<List<SpringLaw.Point>> rates =
+                values.at(end, table).map(KitValues.Told::raw).flatMap(RateTable::read);
+        if (values.value(end, free).isEmpty()) {
+            return Optional.empty();
+        }
+        if (rates.isPresent()) {
+            return progressive(rates.get(), values.value(end, free).get(), values.yes(end, bench));
+        }
+        if (values.value(end, rate).isEmpty()) {
             return Optional.empty();
         }
         double length = values.value(end, free).get();
@@ -88,6 +103,16 @@ final class Ends {
         Spring spring = new Spring(new SpringLaw.Linear(values.value(end, rate).get(), length - coils), length);
         SpringFacts facts = values.yes(end, bench) ? SpringFacts.measured(spring) : SpringFacts.printed(spring);
         return Optional.of(values.value(end, solid).isPresent() ? facts : facts.withoutSolid());
+    }
+
+    /** Its table ends where it is solid. */
+    private static Optional<SpringFacts> progressive(List<SpringLaw.Point> rates, double free, boolean bench) {
+        SpringLaw law = SpringLaw.Progressive.of(rates);
+        if (free <= law.solid()) {
+            return Optional.empty();
+        }
+        Spring spring = new Spring(law, free);
+        return Optional.of(bench ? SpringFacts.measured(spring) : SpringFacts.printed(spring));
     }
 
     private static Optional<StopFacts> stop(KitValues values, End end, KitField height, KitField rings) {
@@ -101,7 +126,14 @@ final class Ends {
         return new EndKit(
                 box(values, end),
                 values.yes(end, KitField.BOX_DAMPERS),
-                spring(values, end, KitField.NEW_RATE, KitField.NEW_FREE, KitField.NEW_SOLID, KitField.NEW_BENCH),
+                spring(
+                        values,
+                        end,
+                        KitField.NEW_RATE,
+                        KitField.NEW_FREE,
+                        KitField.NEW_SOLID,
+                        KitField.NEW_TABLE,
+                        KitField.NEW_BENCH),
                 damper(values, end),
                 stop,
                 parts(values, end),

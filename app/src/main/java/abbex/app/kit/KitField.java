@@ -13,6 +13,7 @@ public enum KitField {
     OLD_RATE(Of.VEHICLE, Kind.RATE, 1, 1000),
     OLD_FREE(Of.VEHICLE, Kind.LENGTH, 50, 900),
     OLD_SOLID(Of.VEHICLE, Kind.LENGTH, 10, 600),
+    OLD_TABLE(Of.VEHICLE, Kind.TABLE, 0, 200),
     OLD_BENCH(Of.VEHICLE, Kind.YES, 0, 1),
     OLD_GAS(Of.VEHICLE, Kind.FORCE, 0, 1000),
     OLD_LONG(Of.VEHICLE, Kind.LENGTH, 100, 1200),
@@ -29,6 +30,7 @@ public enum KitField {
     NEW_RATE(Of.KIT, Kind.RATE, 1, 1000),
     NEW_FREE(Of.KIT, Kind.LENGTH, 50, 900),
     NEW_SOLID(Of.KIT, Kind.LENGTH, 10, 600),
+    NEW_TABLE(Of.KIT, Kind.TABLE, 0, 200),
     NEW_BENCH(Of.KIT, Kind.YES, 0, 1),
     NEW_GAS(Of.KIT, Kind.FORCE, 0, 1000),
     NEW_LONG(Of.KIT, Kind.LENGTH, 100, 1200),
@@ -74,6 +76,8 @@ public enum KitField {
         NUMBER,
         COUNT,
         YES,
+        /** Rates at deflections: a progressive spring. */
+        TABLE,
         TEXT
     }
 

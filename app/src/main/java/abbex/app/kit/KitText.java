@@ -47,7 +47,7 @@ public final class KitText {
 
     private static OptionalDouble value(KitField field, String text) {
         return switch (field.kind()) {
-            case TEXT -> OptionalDouble.of(0);
+            case TEXT, TABLE -> OptionalDouble.of(0);
             case YES -> OptionalDouble.of(1);
             case NUMBER, COUNT -> OptionalDouble.of(Double.parseDouble(text));
             case FORCE -> ForceText.force(text, ForceUnit.POUND);

@@ -25,6 +25,7 @@ public record BenchRow(
             new BenchRow("rate", "spring", KitField.OLD_RATE, KitField.NEW_RATE),
             new BenchRow("free", "spring", KitField.OLD_FREE, KitField.NEW_FREE),
             new BenchRow("solid", "spring", KitField.OLD_SOLID, KitField.NEW_SOLID),
+            new BenchRow("table", "spring", KitField.OLD_TABLE, KitField.NEW_TABLE),
             new BenchRow("bench", "spring", KitField.OLD_BENCH, KitField.NEW_BENCH),
             new BenchRow("seats", "spring", KitField.SEATS, null),
             new BenchRow("gas", "damper", KitField.OLD_GAS, KitField.NEW_GAS),

@@ -3,6 +3,7 @@ package abbex.app.plan;
 import abbex.app.form.Form;
 import abbex.app.kit.KitField;
 import abbex.app.kit.KitValues;
+import abbex.app.kit.RateTable;
 import abbex.core.units.ForceText;
 import abbex.core.units.ForceUnit;
 import abbex.core.units.Length;
@@ -65,6 +66,7 @@ final class KitForm {
     private Optional<KitValues.Told> value(KitField field, String name, String text) {
         return switch (field.kind()) {
             case TEXT -> Optional.of(new KitValues.Told(form.line(name, (int) field.most()), 0));
+            case TABLE -> table(name, text);
             case YES -> Optional.of(new KitValues.Told("yes", 1));
             case LENGTH, DROP -> length(field, name);
             case NUMBER, COUNT -> number(field, name);
@@ -81,6 +83,15 @@ final class KitForm {
                         ForceText.rate(text, metric() ? RateUnit.NEWTON_PER_MM : RateUnit.POUND_PER_INCH),
                         "160 lb/in, 28 N/mm");
         };
+    }
+
+    private Optional<KitValues.Told> table(String name, String text) {
+        String whole = RateTable.withUnit(form.line(name, 200), metric());
+        if (RateTable.read(whole).isEmpty()) {
+            form.problem(name, "problem.kit.table", "read", text);
+            return Optional.empty();
+        }
+        return Optional.of(new KitValues.Told(whole, 0));
     }
 
     private boolean metric() {
@@ -139,8 +150,8 @@ final class KitForm {
         shorter(form, all, end, KitField.NEW_SOLID, KitField.NEW_FREE, "problem.kit.solid");
         shorter(form, all, end, KitField.OLD_SHORT, KitField.OLD_LONG, "problem.kit.damper");
         shorter(form, all, end, KitField.NEW_SHORT, KitField.NEW_LONG, "problem.kit.damper");
-        pair(form, all, end, KitField.OLD_RATE, KitField.OLD_FREE);
-        pair(form, all, end, KitField.NEW_RATE, KitField.NEW_FREE);
+        pair(form, all, end, KitField.OLD_RATE, KitField.OLD_TABLE, KitField.OLD_FREE);
+        pair(form, all, end, KitField.NEW_RATE, KitField.NEW_TABLE, KitField.NEW_FREE);
         shorter(form, all, end, KitField.SEATS, KitField.OLD_FREE, "problem.kit.seats");
         heavier(form, all, end);
     }
@@ -163,10 +174,23 @@ final class KitForm {
         }
     }
 
-    private static void pair(Form form, KitValues all, End end, KitField one, KitField other) {
-        boolean has = all.at(end, one).isPresent();
-        if (has != all.at(end, other).isPresent()) {
-            form.problem(new KitValues.Key(end, has ? other : one).name(), "problem.kit.pair");
+    private static void pair(Form form, KitValues all, End end, KitField rate, KitField table, KitField free) {
+        boolean has = all.at(end, rate).isPresent() || all.at(end, table).isPresent();
+        if (has != all.at(end, free).isPresent()) {
+            form.problem(new KitValues.Key(end, has ? free : rate).name(), "problem.kit.pair");
+        }
+        Optional<Double> solid = all.at(end, table)
+                .flatMap(told -> RateTable.read(told.raw()))
+                .map(points -> points.get(points.size() - 1).deflection());
+        Double length = value(all, end, free);
+        if (solid.isPresent() && length != null && solid.get() >= length) {
+            form.problem(
+                    new KitValues.Key(end, table).name(),
+                    "problem.kit.tablelong",
+                    "read",
+                    Length.ofRoundedMm(solid.get()),
+                    "most",
+                    Length.ofRoundedMm(length));
         }
     }
 

@@ -89,6 +89,27 @@ class PlanTest {
         assertThat(page.locator("#FRONT_NEW_RATE")).hasValue("0");
     }
 
+    /** A progressive spring that is one rate throughout is that spring; a table that turns back is named. */
+    @Test
+    void a_progressive_spring_by_its_table() {
+        Page page = open(received());
+        page.locator("#FRONT_OLD_RATE").fill("22 N/mm");
+        page.locator("#FRONT_OLD_FREE").fill("360 mm");
+        page.locator("#FRONT_NEW_RATE").fill("34 N/mm");
+        page.locator("#FRONT_NEW_FREE").fill("275 mm");
+        assertThat(page.locator(".planend .dropped")).hasCount(1);
+        String linear = page.locator(".planend .dropped").innerText();
+        page.locator("#FRONT_NEW_TABLE").fill("0 20, 60 26, 180 45 N/mm");
+        assertThat(page.locator(".planend .dropped")).not().hasText(linear);
+        page.locator("#FRONT_NEW_TABLE").fill("0 34, 180 34 N/mm");
+        page.locator("#FRONT_NEW_RATE").fill("");
+        assertThat(page.locator(".planend .dropped")).hasText(linear);
+        page.locator("#FRONT_NEW_TABLE").fill("0 34, 90 40, 60 45 N/mm");
+        page.locator("#bench .btn-primary").click();
+        assertThat(page.locator("#FRONT_NEW_TABLE-bad")).not().isEmpty();
+        assertThat(page.locator("#FRONT_NEW_TABLE")).hasValue("0 34, 90 40, 60 45 N/mm");
+    }
+
     @Test
     void a_perch_is_dragged_within_its_range() {
         String job = Jobs.id("GN 2-118");
