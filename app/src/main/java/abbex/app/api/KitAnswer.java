@@ -10,6 +10,7 @@ import abbex.core.kit.EndNow;
 import abbex.core.kit.EndPlan;
 import abbex.core.kit.Interval;
 import abbex.core.kit.KitPlan;
+import abbex.core.kit.Measured;
 import abbex.core.kit.Narrowing;
 import abbex.core.kit.OwnFits;
 import abbex.core.kit.Part;
@@ -18,8 +19,6 @@ import abbex.core.kit.StopFacts;
 import abbex.core.kit.Told;
 import abbex.core.kit.Travel;
 import abbex.core.kit.Typical;
-import abbex.core.springs.Spring;
-import abbex.core.springs.SpringLaw;
 import abbex.core.units.Length;
 import abbex.core.vehicle.Architecture;
 import abbex.core.vehicle.End;
@@ -33,6 +32,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Function;
 import java.util.stream.Stream;
 import tools.jackson.databind.JsonNode;
 
@@ -65,15 +65,6 @@ final class KitAnswer {
             "spindleMm",
             "blockMm");
     private static final List<String> SPRING = List.of("rateNPerMm", "freeMm", "solidMm", "measured");
-
-    /** Of a load by scale, a ratio by jack, a rod or seats by tape, a damper by its sheet: one standard deviation. */
-    private static final double LOAD = 0.01;
-
-    private static final double RATIO = 0.01;
-    private static final double TAPED = 1.5;
-    private static final double PRINTED = 2;
-    private static final double PRESSED = 10;
-    private static final double ANY_SOLID = 0.1;
 
     private KitAnswer() {}
 
@@ -159,30 +150,28 @@ final class KitAnswer {
     }
 
     private static EndNow now(Fields of, VehicleKind kind, End end, Architecture architecture) {
-        Told load = measured(of, "sprungLoadN", 200, 20_000, 0)
-                .map(l -> Told.measured(l.value(), LOAD * l.value()))
-                .orElseGet(() -> Typical.load(kind, end));
+        Told load = told(of, "sprungLoadN", 200, 20_000, Measured::load).orElseGet(() -> Typical.load(kind, end));
         return new EndNow(
                 load,
-                measured(of, "motionRatio", EndNow.LEAST_RATIO, EndNow.MOST_RATIO, RATIO)
+                told(of, "motionRatio", EndNow.LEAST_RATIO, EndNow.MOST_RATIO, Measured::ratio)
                         .orElseGet(() -> Typical.ratio(architecture)),
-                measured(of, "damperRatio", EndNow.LEAST_RATIO, EndNow.MOST_RATIO, RATIO)
+                told(of, "damperRatio", EndNow.LEAST_RATIO, EndNow.MOST_RATIO, Measured::ratio)
                         .orElseGet(() -> Typical.rodRatio(architecture)),
                 Typical.wheelRate(load),
                 spring(of),
-                measured(of, "seatsMm", 20, 800, TAPED),
+                told(of, "seatsMm", 20, 800, Measured::taped),
                 new DamperFacts(
-                        measured(of, "gasN", 0, 2000, PRESSED).orElse(Typical.TWIN_TUBE),
-                        measured(of, "damperLongMm", 100, 1200, PRINTED),
-                        measured(of, "damperShortMm", 50, 1000, PRINTED)),
-                measured(of, "rodMm", 0, 400, TAPED),
+                        told(of, "gasN", 0, 2000, Measured::gas).orElse(Typical.TWIN_TUBE),
+                        told(of, "damperLongMm", 100, 1200, Measured::damper),
+                        told(of, "damperShortMm", 50, 1000, Measured::damper)),
+                told(of, "rodMm", 0, 400, Measured::taped),
                 stop(of));
     }
 
     private static EndKit kit(Fields of) {
-        Optional<Told> gas = measured(of, "gasN", 0, 2000, PRESSED);
-        Optional<Told> longest = measured(of, "damperLongMm", 100, 1200, PRINTED);
-        Optional<Told> shortest = measured(of, "damperShortMm", 50, 1000, PRINTED);
+        Optional<Told> gas = told(of, "gasN", 0, 2000, Measured::gas);
+        Optional<Told> longest = told(of, "damperLongMm", 100, 1200, Measured::damper);
+        Optional<Told> shortest = told(of, "damperShortMm", 50, 1000, Measured::damper);
         boolean damper = gas.isPresent() || longest.isPresent() || shortest.isPresent();
         return new EndKit(
                 box(of),
@@ -218,22 +207,20 @@ final class KitAnswer {
         return of.number(name, -300, 300).map(mm -> Length.ofRoundedMm(mm.doubleValue()));
     }
 
-    private static Optional<Told> measured(Fields of, String name, double least, double most, double standard) {
-        return of.number(name, least, most).map(value -> Told.measured(value.doubleValue(), standard));
+    private static Optional<Told> told(Fields of, String name, double least, double most, Function<Double, Told> as) {
+        return of.number(name, least, most).map(BigDecimal::doubleValue).map(as);
     }
 
     private static Optional<SpringFacts> spring(Fields of) {
         return of.object("spring", SPRING).map(spring -> {
             double rate = needed(spring, "rateNPerMm", 1, 1000, "28");
             double free = needed(spring, "freeMm", 50, 900, "340");
-            double solid = number(spring, "solidMm", 10, 600, ANY_SOLID * free);
-            if (solid >= free) {
-                throw ApiProblem.of(422, "api.solid", "field", spring.at("solidMm"), "solid", solid, "free", free);
+            Optional<Double> solid = spring.number("solidMm", 10, 600).map(BigDecimal::doubleValue);
+            if (solid.isPresent() && solid.get() >= free) {
+                throw ApiProblem.of(
+                        422, "api.solid", "field", spring.at("solidMm"), "solid", solid.get(), "free", free);
             }
-            Spring one = new Spring(new SpringLaw.Linear(rate, free - solid), free);
-            SpringFacts facts =
-                    spring.bool("measured").orElse(false) ? SpringFacts.measured(one) : SpringFacts.printed(one);
-            return spring.has("solidMm") ? facts : facts.withoutSolid();
+            return Measured.spring(rate, free, solid, spring.bool("measured").orElse(false));
         });
     }
 

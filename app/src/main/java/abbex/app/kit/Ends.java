@@ -6,13 +6,13 @@ import abbex.core.kit.DamperFacts;
 import abbex.core.kit.EndKit;
 import abbex.core.kit.EndNow;
 import abbex.core.kit.LateralRod;
+import abbex.core.kit.Measured;
 import abbex.core.kit.OwnFits;
 import abbex.core.kit.Part;
 import abbex.core.kit.SpringFacts;
 import abbex.core.kit.StopFacts;
 import abbex.core.kit.Told;
 import abbex.core.kit.Typical;
-import abbex.core.springs.Spring;
 import abbex.core.springs.SpringLaw;
 import abbex.core.units.Length;
 import abbex.core.vehicle.Architecture;
@@ -20,39 +20,22 @@ import abbex.core.vehicle.End;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 
 /** What was told of a vehicle and a kit as the core takes it: what nobody told is typical of the kind. */
 final class Ends {
-    /** Of a rod or between seats by tape, mm. */
-    private static final double TAPED = 1.5;
-
-    /** A damper's length by its sheet, mm. */
-    private static final double PRINTED = 2;
-
-    /** A motion ratio by jack and tape. */
-    private static final double RATIO = 0.01;
-
-    /** A corner on a scale. */
-    private static final double SCALE = 0.01;
-
-    /** A rod pressed down on a bathroom scale, N. */
-    private static final double PRESSED = 10;
-
-    /** A spring whose solid length nobody told goes down to this part of its free length: far enough to say nothing. */
-    private static final double ANY_SOLID = 0.1;
-
     private Ends() {}
 
     static EndNow now(Job job, End end, KitValues values) {
         Architecture architecture =
                 end == End.FRONT ? job.vehicle().front() : job.vehicle().rear();
         Told load = values.value(end, KitField.LOAD)
-                .map(scale -> sprung(scale, architecture))
+                .map(scale -> Measured.onScale(scale, architecture))
                 .orElseGet(() -> Typical.load(job.vehicle().kind(), end));
         return new EndNow(
                 load,
-                measured(values, end, KitField.RATIO, RATIO).orElseGet(() -> Typical.ratio(architecture)),
-                measured(values, end, KitField.ROD_RATIO, RATIO).orElseGet(() -> Typical.rodRatio(architecture)),
+                told(values, end, KitField.RATIO, Measured::ratio).orElseGet(() -> Typical.ratio(architecture)),
+                told(values, end, KitField.ROD_RATIO, Measured::ratio).orElseGet(() -> Typical.rodRatio(architecture)),
                 Typical.wheelRate(load),
                 spring(
                         values,
@@ -62,27 +45,17 @@ final class Ends {
                         KitField.OLD_SOLID,
                         KitField.OLD_TABLE,
                         KitField.OLD_BENCH),
-                measured(values, end, KitField.SEATS, TAPED),
+                told(values, end, KitField.SEATS, Measured::taped),
                 new DamperFacts(
-                        measured(values, end, KitField.OLD_GAS, PRESSED).orElse(Typical.TWIN_TUBE),
-                        printed(values, end, KitField.OLD_LONG),
-                        printed(values, end, KitField.OLD_SHORT)),
-                measured(values, end, KitField.ROD, TAPED),
+                        told(values, end, KitField.OLD_GAS, Measured::gas).orElse(Typical.TWIN_TUBE),
+                        told(values, end, KitField.OLD_LONG, Measured::damper),
+                        told(values, end, KitField.OLD_SHORT, Measured::damper)),
+                told(values, end, KitField.ROD, Measured::taped),
                 stop(values, end, KitField.OLD_STOP, KitField.OLD_RINGS));
     }
 
-    private static Told sprung(double scale, Architecture architecture) {
-        Told unsprung = Typical.unsprung(architecture);
-        return Told.measured(
-                Math.max(scale / 2, scale - unsprung.value()), Math.hypot(SCALE * scale, unsprung.standard()));
-    }
-
-    private static Optional<Told> measured(KitValues values, End end, KitField field, double standard) {
-        return values.value(end, field).map(value -> Told.measured(value, standard));
-    }
-
-    private static Optional<Told> printed(KitValues values, End end, KitField field) {
-        return values.value(end, field).map(value -> Told.printed(value, PRINTED));
+    private static Optional<Told> told(KitValues values, End end, KitField field, Function<Double, Told> as) {
+        return values.value(end, field).map(as);
     }
 
     private static Optional<SpringFacts> spring(
@@ -92,27 +65,11 @@ final class Ends {
         if (values.value(end, free).isEmpty()) {
             return Optional.empty();
         }
-        if (rates.isPresent()) {
-            return progressive(rates.get(), values.value(end, free).get(), values.yes(end, bench));
-        }
-        if (values.value(end, rate).isEmpty()) {
-            return Optional.empty();
-        }
         double length = values.value(end, free).get();
-        double coils = values.value(end, solid).orElse(ANY_SOLID * length);
-        Spring spring = new Spring(new SpringLaw.Linear(values.value(end, rate).get(), length - coils), length);
-        SpringFacts facts = values.yes(end, bench) ? SpringFacts.measured(spring) : SpringFacts.printed(spring);
-        return Optional.of(values.value(end, solid).isPresent() ? facts : facts.withoutSolid());
-    }
-
-    /** Its table ends where it is solid. */
-    private static Optional<SpringFacts> progressive(List<SpringLaw.Point> rates, double free, boolean bench) {
-        SpringLaw law = SpringLaw.Progressive.of(rates);
-        if (free <= law.solid()) {
-            return Optional.empty();
-        }
-        Spring spring = new Spring(law, free);
-        return Optional.of(bench ? SpringFacts.measured(spring) : SpringFacts.printed(spring));
+        return rates.isPresent()
+                ? Measured.progressive(rates.get(), length, values.yes(end, bench))
+                : values.value(end, rate)
+                        .map(k -> Measured.spring(k, length, values.value(end, solid), values.yes(end, bench)));
     }
 
     private static Optional<StopFacts> stop(KitValues values, End end, KitField height, KitField rings) {
@@ -149,9 +106,9 @@ final class Ends {
     }
 
     private static Optional<DamperFacts> damper(KitValues values, End end) {
-        Optional<Told> gas = measured(values, end, KitField.NEW_GAS, PRESSED);
-        Optional<Told> longest = printed(values, end, KitField.NEW_LONG);
-        Optional<Told> shortest = printed(values, end, KitField.NEW_SHORT);
+        Optional<Told> gas = told(values, end, KitField.NEW_GAS, Measured::gas);
+        Optional<Told> longest = told(values, end, KitField.NEW_LONG, Measured::damper);
+        Optional<Told> shortest = told(values, end, KitField.NEW_SHORT, Measured::damper);
         return gas.isEmpty() && longest.isEmpty() && shortest.isEmpty()
                 ? Optional.empty()
                 : Optional.of(new DamperFacts(gas.orElse(Typical.SINGLE_TUBE), longest, shortest));

@@ -153,7 +153,6 @@ final class KitForm {
         pair(form, all, end, KitField.OLD_RATE, KitField.OLD_TABLE, KitField.OLD_FREE);
         pair(form, all, end, KitField.NEW_RATE, KitField.NEW_TABLE, KitField.NEW_FREE);
         shorter(form, all, end, KitField.SEATS, KitField.OLD_FREE, "problem.kit.seats");
-        heavier(form, all, end);
     }
 
     private static @Nullable Double value(KitValues all, End end, KitField field) {
@@ -191,19 +190,6 @@ final class KitForm {
                     Length.ofRoundedMm(solid.get()),
                     "most",
                     Length.ofRoundedMm(length));
-        }
-    }
-
-    /** A rate that a load would press solid, or a spring that pushes more than the car weighs. */
-    private static void heavier(Form form, KitValues all, End end) {
-        Double rate = value(all, end, KitField.NEW_RATE);
-        Double free = value(all, end, KitField.NEW_FREE);
-        if (rate != null && free != null && rate * free < 400) {
-            form.problem(
-                    new KitValues.Key(end, KitField.NEW_RATE).name(),
-                    "problem.kit.soft",
-                    "read",
-                    form.text(new KitValues.Key(end, KitField.NEW_RATE).name()));
         }
     }
 }

@@ -51,6 +51,7 @@ public record PlanPage(
      * @param down the drop in mm, for a hand that moves it
      * @param ratio how far the spring moves for a millimetre of the wheel
      * @param box what the box promises, where the drop follows from the springs; else empty
+     * @param perch null where it has no range
      * @param stairs the staircase with its columns
      * @param notes good to know
      * @param narrow which measurement would narrow it most; empty where none would
@@ -64,6 +65,7 @@ public record PlanPage(
             String low,
             double down,
             double ratio,
+            @Nullable Perch perch,
             String can,
             String box,
             @Nullable StairDrawing stairs,
@@ -77,6 +79,9 @@ public record PlanPage(
             List<HeightRow> heights,
             String narrow,
             List<Words.Said> notes) {}
+
+    /** How far a perch goes and where it is, mm down along the thread. */
+    public record Perch(double least, double most, double at) {}
 
     /** A column of the staircase. */
     public record Step(String name, String drop, String half, List<String> how) {}

@@ -142,7 +142,8 @@ class Planner {
                 between(plan.settled(), reader),
                 plan.setDown().value(),
                 planned.now().get(end).ratio().value(),
-                can(planned, end, values, reader),
+                perch(end, values),
+                can(planned, end, perch(end, values), reader),
                 plan.bySprings() ? box(planned, end, reader) : "",
                 steps.isEmpty() ? null : StairDrawing.of(drops, halves),
                 steps,
@@ -217,17 +218,32 @@ class Planner {
                 .orElse("");
     }
 
-    private String can(KitPlans.Planned planned, End end, KitValues values, Reader reader) {
+    private static PlanPage.@Nullable Perch perch(End end, KitValues values) {
         Optional<Double> least = values.at(end, KitField.PERCH_LEAST).map(KitValues.Told::value);
         Optional<Double> most = values.at(end, KitField.PERCH_MOST).map(KitValues.Told::value);
-        if (least.isEmpty() || most.isEmpty()) {
+        return least.isEmpty() || most.isEmpty()
+                ? null
+                : new PlanPage.Perch(
+                        least.get(),
+                        most.get(),
+                        values.at(end, KitField.PERCH)
+                                .map(KitValues.Told::value)
+                                .orElse(0.0));
+    }
+
+    private String can(KitPlans.Planned planned, End end, PlanPage.@Nullable Perch perch, Reader reader) {
+        if (perch == null) {
             return "";
         }
         double ratio = planned.now().get(end).ratio().value();
-        double rest = planned.drop(end).orElse(0)
-                - values.at(end, KitField.PERCH).map(KitValues.Told::value).orElse(0.0) / ratio;
+        double rest = planned.drop(end).orElse(0) - perch.at() / ratio;
         return html(words.say(
-                "plan.can", reader, "least", mm(rest + least.get() / ratio), "most", mm(rest + most.get() / ratio)));
+                "plan.can",
+                reader,
+                "least",
+                mm(rest + perch.least() / ratio),
+                "most",
+                mm(rest + perch.most() / ratio)));
     }
 
     private String box(KitPlans.Planned planned, End end, Reader reader) {

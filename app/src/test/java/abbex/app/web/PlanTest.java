@@ -121,6 +121,9 @@ class PlanTest {
         double y = grip.y + grip.height / 2;
         page.mouse().move(x, y);
         page.mouse().down();
+        page.mouse().move(x, y + 6);
+        assertThat(page.locator(".planend .dropped").first()).not().hasText(before);
+        // The drawing under the hand is another one by now: the drag goes on.
         page.mouse().move(x, y + 200);
         page.mouse().up();
         assertThat(page.locator("#FRONT_PERCH")).hasValue("15 mm");
