@@ -90,6 +90,7 @@ function grips() {
 export function plan() {
   form.addEventListener('input', soon);
   form.addEventListener('change', soon);
+  planned.addEventListener('change', soon);
   grips();
   form.dataset.live = '';
 }

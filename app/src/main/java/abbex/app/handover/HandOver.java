@@ -5,6 +5,7 @@ import abbex.app.arrive.Jobs;
 import abbex.app.facts.Facts;
 import abbex.app.fitment.Fitments;
 import abbex.app.ground.Stances;
+import abbex.app.kit.KitPlans;
 import abbex.app.measure.JobSheets;
 import abbex.app.measure.Sheets;
 import abbex.app.page.Reader;
@@ -46,6 +47,7 @@ public class HandOver {
     private final Clearances clearances;
     private final Stances stances;
     private final PlannedText planned;
+    private final KitPlans plans;
     private final Words words;
     private final SpringTemplateEngine templates;
     private final Audit audit;
@@ -60,6 +62,7 @@ public class HandOver {
             Clearances clearances,
             Stances stances,
             PlannedText planned,
+            KitPlans plans,
             Words words,
             SpringTemplateEngine templates,
             Audit audit,
@@ -71,6 +74,7 @@ public class HandOver {
         this.clearances = clearances;
         this.stances = stances;
         this.planned = planned;
+        this.plans = plans;
         this.audit = audit;
         this.jobs = jobs;
         this.sheets = sheets;
@@ -156,6 +160,7 @@ public class HandOver {
         }
         int version = handovers.freeze(by, job, facts, body(view), answers, at);
         audit.add(by, Audit.What.HANDED_OVER, job.vehicle().plate() + " · " + version);
+        plans.learn(job);
         out(by, job, all, at);
         return version;
     }
@@ -207,6 +212,7 @@ public class HandOver {
                 .filter(v -> v.number() == number)
                 .ifPresent(version -> {
                     withdrawals.add(by, job.vehicle().id(), version.id());
+                    plans.forget(job);
                     audit.add(by, Audit.What.HAND_OVER_UNDONE, job.vehicle().plate() + " · " + number);
                     Handovers.Before before = version.before();
                     Job.Place here = job.where().place();

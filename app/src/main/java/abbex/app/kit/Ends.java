@@ -37,14 +37,7 @@ final class Ends {
                 told(values, end, KitField.RATIO, Measured::ratio).orElseGet(() -> Typical.ratio(architecture)),
                 told(values, end, KitField.ROD_RATIO, Measured::ratio).orElseGet(() -> Typical.rodRatio(architecture)),
                 Typical.wheelRate(load),
-                spring(
-                        values,
-                        end,
-                        KitField.OLD_RATE,
-                        KitField.OLD_FREE,
-                        KitField.OLD_SOLID,
-                        KitField.OLD_TABLE,
-                        KitField.OLD_BENCH),
+                spring(values, end, OLD),
                 told(values, end, KitField.SEATS, Measured::taped),
                 new DamperFacts(
                         told(values, end, KitField.OLD_GAS, Measured::gas).orElse(Typical.TWIN_TUBE),
@@ -58,18 +51,61 @@ final class Ends {
         return values.value(end, field).map(as);
     }
 
-    private static Optional<SpringFacts> spring(
-            KitValues values, End end, KitField rate, KitField free, KitField solid, KitField table, KitField bench) {
-        Optional<List<SpringLaw.Point>> rates =
-                values.at(end, table).map(KitValues.Told::raw).flatMap(RateTable::read);
-        if (values.value(end, free).isEmpty()) {
+    /** The fields of a spring. */
+    private record SpringFields(
+            KitField rate,
+            KitField free,
+            KitField solid,
+            KitField table,
+            KitField secondRate,
+            KitField secondFree,
+            KitField secondSolid,
+            KitField bench) {}
+
+    private static final SpringFields OLD = new SpringFields(
+            KitField.OLD_RATE,
+            KitField.OLD_FREE,
+            KitField.OLD_SOLID,
+            KitField.OLD_TABLE,
+            KitField.OLD_SECOND_RATE,
+            KitField.OLD_SECOND_FREE,
+            KitField.OLD_SECOND_SOLID,
+            KitField.OLD_BENCH);
+
+    private static final SpringFields NEW = new SpringFields(
+            KitField.NEW_RATE,
+            KitField.NEW_FREE,
+            KitField.NEW_SOLID,
+            KitField.NEW_TABLE,
+            KitField.NEW_SECOND_RATE,
+            KitField.NEW_SECOND_FREE,
+            KitField.NEW_SECOND_SOLID,
+            KitField.NEW_BENCH);
+
+    private static Optional<SpringFacts> spring(KitValues values, End end, SpringFields of) {
+        Optional<Double> free = values.value(end, of.free());
+        if (free.isEmpty()) {
             return Optional.empty();
         }
-        double length = values.value(end, free).get();
-        return rates.isPresent()
-                ? Measured.progressive(rates.get(), length, values.yes(end, bench))
-                : values.value(end, rate)
-                        .map(k -> Measured.spring(k, length, values.value(end, solid), values.yes(end, bench)));
+        boolean bench = values.yes(end, of.bench());
+        Optional<List<SpringLaw.Point>> rates =
+                values.at(end, of.table()).map(KitValues.Told::raw).flatMap(RateTable::read);
+        if (rates.isPresent()) {
+            return Measured.progressive(rates.get(), free.get(), bench);
+        }
+        Optional<Double> solid = values.value(end, of.solid());
+        return values.value(end, of.rate()).map(k -> {
+            Measured.Plain main = new Measured.Plain(k, free.get(), solid);
+            return all(values, end, of.secondRate(), of.secondFree(), of.secondSolid())
+                    ? Measured.dual(
+                            main,
+                            new Measured.Plain(
+                                    values.value(end, of.secondRate()).get(),
+                                    values.value(end, of.secondFree()).get(),
+                                    values.value(end, of.secondSolid())),
+                            bench)
+                    : Measured.spring(k, free.get(), solid, bench);
+        });
     }
 
     private static Optional<StopFacts> stop(KitValues values, End end, KitField height, KitField rings) {
@@ -78,23 +114,16 @@ final class Ends {
                         mm, (int) Math.round(values.value(end, rings).orElse(1.0))));
     }
 
-    static EndKit kit(Job job, End end, KitValues values) {
+    static EndKit kit(End end, KitValues values, OwnFits own) {
         Optional<StopFacts> stop = stop(values, end, KitField.NEW_STOP, KitField.NEW_RINGS);
         return new EndKit(
                 box(values, end),
                 values.yes(end, KitField.BOX_DAMPERS),
-                spring(
-                        values,
-                        end,
-                        KitField.NEW_RATE,
-                        KitField.NEW_FREE,
-                        KitField.NEW_SOLID,
-                        KitField.NEW_TABLE,
-                        KitField.NEW_BENCH),
+                spring(values, end, NEW),
                 damper(values, end),
                 stop,
                 parts(values, end),
-                OwnFits.NONE);
+                own);
     }
 
     private static Optional<Advertised.Range> box(KitValues values, End end) {
@@ -136,10 +165,20 @@ final class Ends {
         return true;
     }
 
+    private static Part turns(KitValues values, End end, KitField turns, KitField pitch, boolean jackBolt) {
+        return new Part.Turns(values.value(end, turns).orElseThrow(), mm(values, end, pitch), jackBolt);
+    }
+
     private static List<Part> parts(KitValues values, End end) {
         List<Part> parts = new ArrayList<>();
         if (all(values, end, KitField.PERCH)) {
             parts.add(new Part.Perch(mm(values, end, KitField.PERCH)));
+        }
+        if (all(values, end, KitField.TURNS, KitField.PITCH)) {
+            parts.add(turns(values, end, KitField.TURNS, KitField.PITCH, false));
+        }
+        if (all(values, end, KitField.JACK_TURNS, KitField.JACK_PITCH)) {
+            parts.add(turns(values, end, KitField.JACK_TURNS, KitField.JACK_PITCH, true));
         }
         if (all(values, end, KitField.OLD_STACK, KitField.NEW_STACK)) {
             parts.add(new Part.Stack(mm(values, end, KitField.OLD_STACK), mm(values, end, KitField.NEW_STACK)));

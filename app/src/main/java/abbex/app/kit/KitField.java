@@ -14,6 +14,9 @@ public enum KitField {
     OLD_FREE(Of.VEHICLE, Kind.LENGTH, 50, 900),
     OLD_SOLID(Of.VEHICLE, Kind.LENGTH, 10, 600),
     OLD_TABLE(Of.VEHICLE, Kind.TABLE, 0, 200),
+    OLD_SECOND_RATE(Of.VEHICLE, Kind.RATE, 1, 1000),
+    OLD_SECOND_FREE(Of.VEHICLE, Kind.LENGTH, 10, 600),
+    OLD_SECOND_SOLID(Of.VEHICLE, Kind.LENGTH, 2, 400),
     OLD_BENCH(Of.VEHICLE, Kind.YES, 0, 1),
     OLD_GAS(Of.VEHICLE, Kind.FORCE, 0, 1000),
     OLD_LONG(Of.VEHICLE, Kind.LENGTH, 100, 1200),
@@ -31,6 +34,9 @@ public enum KitField {
     NEW_FREE(Of.KIT, Kind.LENGTH, 50, 900),
     NEW_SOLID(Of.KIT, Kind.LENGTH, 10, 600),
     NEW_TABLE(Of.KIT, Kind.TABLE, 0, 200),
+    NEW_SECOND_RATE(Of.KIT, Kind.RATE, 1, 1000),
+    NEW_SECOND_FREE(Of.KIT, Kind.LENGTH, 10, 600),
+    NEW_SECOND_SOLID(Of.KIT, Kind.LENGTH, 2, 400),
     NEW_BENCH(Of.KIT, Kind.YES, 0, 1),
     NEW_GAS(Of.KIT, Kind.FORCE, 0, 1000),
     NEW_LONG(Of.KIT, Kind.LENGTH, 100, 1200),
@@ -40,6 +46,11 @@ public enum KitField {
     PERCH(Of.KIT, Kind.DROP, -150, 150),
     PERCH_LEAST(Of.KIT, Kind.DROP, -150, 150),
     PERCH_MOST(Of.KIT, Kind.DROP, -150, 150),
+    TURNS(Of.KIT, Kind.TURNS, -80, 80),
+    PITCH(Of.KIT, Kind.LENGTH, 0.5, 6),
+    JACK_TURNS(Of.KIT, Kind.TURNS, -80, 80),
+    JACK_PITCH(Of.KIT, Kind.LENGTH, 0.5, 6),
+    SIZES(Of.KIT, Kind.SIZES, 0, 0),
     OLD_STACK(Of.KIT, Kind.LENGTH, 0, 100),
     NEW_STACK(Of.KIT, Kind.LENGTH, 0, 100),
     OLD_PAD(Of.KIT, Kind.LENGTH, 0, 100),
@@ -51,13 +62,15 @@ public enum KitField {
     POCKET(Of.KIT, Kind.DROP, -150, 150),
     SPINDLE(Of.KIT, Kind.DROP, -150, 150),
     BLOCK(Of.KIT, Kind.DROP, -300, 300),
+    WISHED_GAP(Of.KIT, Kind.DROP, -200, 400),
 
     NAME(Of.WHOLE, Kind.TEXT, 0, 60),
     CONDITION(Of.WHOLE, Kind.TEXT, 0, 120),
     PRICE(Of.WHOLE, Kind.TEXT, 0, 40),
     DAYS(Of.WHOLE, Kind.TEXT, 0, 40),
     HOURS(Of.WHOLE, Kind.TEXT, 0, 40),
-    ALSO(Of.WHOLE, Kind.TEXT, 0, 200);
+    ALSO(Of.WHOLE, Kind.TEXT, 0, 200),
+    WISH(Of.WHOLE, Kind.WISH, 0, 0);
 
     /** Of what it tells. */
     enum Of {
@@ -75,9 +88,15 @@ public enum KitField {
         RATE,
         NUMBER,
         COUNT,
+        /** A number that people write as a fraction. */
+        TURNS,
         YES,
         /** Rates at deflections: a progressive spring. */
         TABLE,
+        /** Thicknesses that there are, with how many of each. */
+        SIZES,
+        /** What is to come out even. */
+        WISH,
         TEXT
     }
 

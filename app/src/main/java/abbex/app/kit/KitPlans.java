@@ -17,6 +17,7 @@ import abbex.core.kit.EndNow;
 import abbex.core.kit.EndPlan;
 import abbex.core.kit.KitPlan;
 import abbex.core.kit.Narrowing;
+import abbex.core.kit.OwnFits;
 import abbex.core.kit.PlannedHeight;
 import abbex.core.kit.Wish;
 import abbex.core.units.Length;
@@ -27,16 +28,19 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
 
 /** What will come of a kit, for every station that asks: the one answer. */
 @Service
 public class KitPlans {
     private final Kits kits;
+    private final Fits fits;
     private final Sheets sheets;
     private final Reads reads;
 
-    KitPlans(Kits kits, Sheets sheets, Reads reads) {
+    KitPlans(Kits kits, Fits fits, Sheets sheets, Reads reads) {
         this.kits = kits;
+        this.fits = fits;
         this.sheets = sheets;
         this.reads = reads;
     }
@@ -47,6 +51,7 @@ public class KitPlans {
      * @param heights of the first sheet, as they are and will be
      * @param narrowing which measurement would narrow an end's answer most
      * @param attitude how the vehicle stands between its ends
+     * @param gaps from tyre to lip, the mean of the sides, mm; empty where they were not measured
      */
     public record Planned(
             PerEnd<EndNow> now,
@@ -54,7 +59,8 @@ public class KitPlans {
             KitPlan plan,
             List<PlannedHeight> heights,
             PerEnd<Optional<Narrowing.Gain>> narrowing,
-            Wish.Attitude attitude) {
+            Wish.Attitude attitude,
+            PerEnd<OptionalDouble> gaps) {
         /** How far an end comes down when it is set down, mm. */
         public OptionalDouble drop(End end) {
             return plan.ends()
@@ -81,7 +87,8 @@ public class KitPlans {
     /** The plan by what is told, kept or not. */
     public Planned of(Job job, KitValues values) {
         PerEnd<EndNow> now = PerEnd.of(end -> Ends.now(job, end, values));
-        PerEnd<EndKit> kit = PerEnd.of(end -> Ends.kit(job, end, values));
+        PerEnd<OwnFits> own = fits.of(job, values.raw(null, KitField.NAME));
+        PerEnd<EndKit> kit = PerEnd.of(end -> Ends.kit(end, values, own.get(end)));
         Optional<HeightSheet> before = sheets.of(job.shop(), job.id()).before().map(SheetData::heights);
         KitPlan parts = KitPlan.predict(now, kit, PerEnd.of(end -> EndPlan.USUAL_SETTLING))
                 .with(PerEnd.of(end -> Ends.rod(end, values)));
@@ -96,7 +103,9 @@ public class KitPlans {
                         ? Optional.empty()
                         : Narrowing.best(now.get(end), kit.get(end), EndPlan.USUAL_SETTLING)),
                 before.map(sheet -> new Wish.Attitude(apart(sheet, Method.TG), apart(sheet, Method.FG)))
-                        .orElse(new Wish.Attitude(OptionalDouble.empty(), OptionalDouble.empty())));
+                        .orElse(new Wish.Attitude(OptionalDouble.empty(), OptionalDouble.empty())),
+                PerEnd.of(
+                        end -> before.map(sheet -> mean(sheet, end, Method.TG)).orElse(OptionalDouble.empty())));
     }
 
     /** Why the vehicle stands as it does on its kit; empty before that was measured. */
@@ -114,6 +123,33 @@ public class KitPlans {
                         after,
                         measure(job, Measure.WHEELBASE, USUAL_WHEELBASE),
                         measure(job, Measure.TRACK_FRONT, USUAL_TRACK)));
+    }
+
+    /** What a stay that is handed over tells of its kit's printed number. */
+    @Transactional
+    public void learn(Job job) {
+        KitValues values = kits.of(job).chosen().values();
+        String name = values.raw(null, KitField.NAME);
+        fits.forget(job);
+        if (!name.isBlank()) {
+            told(job, of(job, values)).forEach((end, fit) -> fit.ifPresent(of -> fits.add(job, name, end, of)));
+        }
+    }
+
+    private PerEnd<Optional<OwnFits.Fit>> told(Job job, Planned planned) {
+        JobSheets all = sheets.of(job.shop(), job.id());
+        Optional<HeightSheet> before = all.before().map(SheetData::heights);
+        Optional<HeightSheet> after =
+                all.now().filter(sheet -> sheet.stage().lowered()).map(SheetData::heights);
+        return PerEnd.of(end -> before.isEmpty() || after.isEmpty()
+                ? Optional.empty()
+                : Afterwards.fit(end, planned.plan(), planned.kit().get(end), before.get(), after.get()));
+    }
+
+    /** What it told is taken back. */
+    @Transactional
+    public void forget(Job job) {
+        fits.forget(job);
     }
 
     private static double measure(Job job, Measure measure, double usual) {

@@ -47,7 +47,8 @@ public final class KitText {
 
     private static OptionalDouble value(KitField field, String text) {
         return switch (field.kind()) {
-            case TEXT, TABLE -> OptionalDouble.of(0);
+            case TEXT, TABLE, SIZES, WISH -> OptionalDouble.of(0);
+            case TURNS -> TurnsText.read(text);
             case YES -> OptionalDouble.of(1);
             case NUMBER, COUNT -> OptionalDouble.of(Double.parseDouble(text));
             case FORCE -> ForceText.force(text, ForceUnit.POUND);

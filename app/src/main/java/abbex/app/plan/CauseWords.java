@@ -6,6 +6,7 @@ import abbex.app.page.Words;
 import abbex.core.kit.Cause;
 import abbex.core.kit.Causes;
 import abbex.core.units.Length;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.stream.Collectors;
@@ -44,7 +45,8 @@ class CauseWords {
                                 group.size() > 0 ? "cause.higher" : "cause.lower",
                                 reader,
                                 "by",
-                                Length.ofRoundedMm(Math.abs(group.size()))))))
+                                Length.ofRoundedMm(Math.abs(group.size())))),
+                        evidence(group.evidence(), reader)))
                 .toList();
         Cause.Kind cheapest = ranked.groups().stream()
                 .limit(2)
@@ -53,6 +55,23 @@ class CauseWords {
                 .min(Comparator.naturalOrder())
                 .orElseThrow();
         return new PlanPage.WhyView(false, causes, words.say("check." + cheapest));
+    }
+
+    /** What speaks for it and what against. */
+    private String evidence(Causes.Evidence evidence, Reader reader) {
+        List<String> said = new ArrayList<>();
+        if (evidence.explained() > 0) {
+            said.add(words.say("cause.for", reader, "heights", Integer.toString(evidence.explained())));
+        }
+        evidence.left()
+                .ifPresent(left -> said.add(words.say(
+                        left.off() > 0 ? "cause.against.high" : "cause.against.low",
+                        reader,
+                        "spot",
+                        left.spot(),
+                        "by",
+                        Length.ofRoundedMm(Math.abs(left.off())))));
+        return Numerals.html(String.join(" ", said));
     }
 
     /** The likeliest of it in a line, safe for a page; that it stands as planned where it does. */

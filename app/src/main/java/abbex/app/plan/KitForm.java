@@ -4,6 +4,10 @@ import abbex.app.form.Form;
 import abbex.app.kit.KitField;
 import abbex.app.kit.KitValues;
 import abbex.app.kit.RateTable;
+import abbex.app.kit.StackSizes;
+import abbex.app.kit.TurnsText;
+import abbex.core.kit.Stacks;
+import abbex.core.kit.Wish;
 import abbex.core.units.ForceText;
 import abbex.core.units.ForceUnit;
 import abbex.core.units.Length;
@@ -12,9 +16,11 @@ import abbex.core.units.TapeReading;
 import abbex.core.units.TapeText;
 import abbex.core.vehicle.End;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** What somebody types of a vehicle's springs and of a kit. */
@@ -67,6 +73,9 @@ final class KitForm {
         return switch (field.kind()) {
             case TEXT -> Optional.of(new KitValues.Told(form.line(name, (int) field.most()), 0));
             case TABLE -> table(name, text);
+            case SIZES -> sizes(name, text);
+            case TURNS -> turns(field, name, text);
+            case WISH -> wish(name, text);
             case YES -> Optional.of(new KitValues.Told("yes", 1));
             case LENGTH, DROP -> length(field, name);
             case NUMBER, COUNT -> number(field, name);
@@ -92,6 +101,32 @@ final class KitForm {
             return Optional.empty();
         }
         return Optional.of(new KitValues.Told(whole, 0));
+    }
+
+    private Optional<KitValues.Told> sizes(String name, String text) {
+        String whole = StackSizes.withUnits(form.line(name, 200), metric());
+        if (StackSizes.read(whole).isEmpty()) {
+            form.problem(name, "problem.kit.sizes", "read", text);
+            return Optional.empty();
+        }
+        return Optional.of(new KitValues.Told(whole, 0));
+    }
+
+    private Optional<KitValues.Told> turns(KitField field, String name, String text) {
+        OptionalDouble turns = TurnsText.read(text);
+        if (turns.isEmpty() || Math.abs(turns.getAsDouble()) > field.most()) {
+            form.problem(name, "problem.kit.turns", "read", text);
+            return Optional.empty();
+        }
+        return Optional.of(new KitValues.Told(text, turns.getAsDouble()));
+    }
+
+    private Optional<KitValues.Told> wish(String name, String text) {
+        boolean known = Stream.of(Wish.values()).anyMatch(wish -> wish.name().equals(text));
+        if (!known) {
+            form.problem(name, "problem.choice.unknown", "read", text);
+        }
+        return known ? Optional.of(new KitValues.Told(text, 0)) : Optional.empty();
     }
 
     private boolean metric() {
@@ -152,7 +187,43 @@ final class KitForm {
         shorter(form, all, end, KitField.NEW_SHORT, KitField.NEW_LONG, "problem.kit.damper");
         pair(form, all, end, KitField.OLD_RATE, KitField.OLD_TABLE, KitField.OLD_FREE);
         pair(form, all, end, KitField.NEW_RATE, KitField.NEW_TABLE, KitField.NEW_FREE);
+        whole(form, all, end, List.of(KitField.OLD_SECOND_RATE, KitField.OLD_SECOND_FREE, KitField.OLD_SECOND_SOLID));
+        whole(form, all, end, List.of(KitField.NEW_SECOND_RATE, KitField.NEW_SECOND_FREE, KitField.NEW_SECOND_SOLID));
+        shorter(form, all, end, KitField.OLD_SECOND_SOLID, KitField.OLD_SECOND_FREE, "problem.kit.solid");
+        shorter(form, all, end, KitField.NEW_SECOND_SOLID, KitField.NEW_SECOND_FREE, "problem.kit.solid");
+        whole(form, all, end, List.of(KitField.TURNS, KitField.PITCH));
+        whole(form, all, end, List.of(KitField.JACK_TURNS, KitField.JACK_PITCH));
+        stack(form, all, end);
         shorter(form, all, end, KitField.SEATS, KitField.OLD_FREE, "problem.kit.seats");
+    }
+
+    /** Figures that say nothing one without the other. */
+    private static void whole(Form form, KitValues all, End end, List<KitField> fields) {
+        List<KitField> missing =
+                fields.stream().filter(field -> all.at(end, field).isEmpty()).toList();
+        if (!missing.isEmpty() && missing.size() < fields.size()) {
+            form.problem(new KitValues.Key(end, missing.get(0)).name(), "problem.kit.whole.of");
+        }
+    }
+
+    /** A stack of sizes that there are, where these are told. */
+    private static void stack(Form form, KitValues all, End end) {
+        Optional<List<Stacks.Size>> sizes = all.at(end, KitField.SIZES).flatMap(told -> StackSizes.read(told.raw()));
+        Double wanted = value(all, end, KitField.NEW_STACK);
+        if (sizes.isEmpty() || wanted == null) {
+            return;
+        }
+        Length height = Length.ofRoundedMm(wanted);
+        if (Stacks.exactly(sizes.get(), height).isEmpty()) {
+            Length nearest = Stacks.nearest(sizes.get(), height).height();
+            form.problem(
+                    new KitValues.Key(end, KitField.NEW_STACK).name(),
+                    "problem.kit.stack",
+                    "read",
+                    height,
+                    "nearest",
+                    nearest);
+        }
     }
 
     private static @Nullable Double value(KitValues all, End end, KitField field) {

@@ -38,8 +38,8 @@ public record PlanPage(
      */
     public record WhyView(boolean asPlanned, List<CauseView> causes, String check) {}
 
-    /** Causes that look alike, how likely, and what they are about. */
-    public record CauseView(String likely, String names, String size) {}
+    /** Causes that look alike, how likely, what they are about, and what speaks for and against them. */
+    public record CauseView(String likely, String names, String size, String evidence) {}
 
     /**
      * An end.
@@ -50,7 +50,8 @@ public record PlanPage(
      * @param settled how far it comes down when it has settled
      * @param down the drop in mm, for a hand that moves it
      * @param ratio how far the spring moves for a millimetre of the wheel
-     * @param box what the box promises, where the drop follows from the springs; else empty
+     * @param box what the box promises, where the drop follows from the springs, or what the shop's own fits make of it
+     * @param stack the pieces that make it; empty where nobody said which there are
      * @param perch null where it has no range
      * @param stairs the staircase with its columns
      * @param notes good to know
@@ -68,6 +69,7 @@ public record PlanPage(
             @Nullable Perch perch,
             String can,
             String box,
+            String stack,
             @Nullable StairDrawing stairs,
             List<Step> steps,
             @Nullable RodsDrawing rods,
@@ -94,7 +96,7 @@ public record PlanPage(
     public record HeightRow(String spot, String now, String setDown, String settled, String measured, String off) {}
 
     /** A wish with what the rear has to do for it, and how the others stand then. */
-    public record WishView(String code, String name, String rear, String costs, boolean met) {}
+    public record WishView(String code, String name, String rear, String costs, boolean met, boolean kept) {}
 
     /** Something to buy or to book. */
     public record Buy(String what, String why) {}

@@ -17,14 +17,16 @@ import abbex.app.page.Words;
 import abbex.app.prove.Clearances;
 import abbex.core.figure.Finding;
 import abbex.core.figure.Severity;
+import abbex.core.heights.Advertised;
 import abbex.core.heights.Height;
+import abbex.core.kit.EndKit;
 import abbex.core.kit.EndPlan;
 import abbex.core.kit.Interval;
 import abbex.core.kit.KitFinding;
 import abbex.core.kit.PlannedHeight;
 import abbex.core.kit.Row;
+import abbex.core.kit.Stacks;
 import abbex.core.kit.Travel;
-import abbex.core.kit.Wish;
 import abbex.core.units.Frequency;
 import abbex.core.units.Length;
 import abbex.core.vehicle.End;
@@ -46,9 +48,18 @@ class Planner {
     private final Stances stances;
     private final Clearances clearances;
     private final CauseWords causes;
+    private final WishWords wishes;
     private final Words words;
 
-    Planner(KitPlans plans, Sheets sheets, Stances stances, Clearances clearances, CauseWords causes, Words words) {
+    Planner(
+            KitPlans plans,
+            Sheets sheets,
+            Stances stances,
+            Clearances clearances,
+            CauseWords causes,
+            WishWords wishes,
+            Words words) {
+        this.wishes = wishes;
         this.plans = plans;
         this.sheets = sheets;
         this.stances = stances;
@@ -72,7 +83,7 @@ class Planner {
                         : stances.sideView(job, drops.map(d -> d.orElse(0))).orElse(null),
                 ends,
                 said(planned, reader, f -> !note(f)),
-                wishes(planned, reader),
+                wishes.of(planned, values, reader),
                 buys(planned),
                 ends.isEmpty() ? words.say("plan.empty") : all.newest().isEmpty() ? words.say("plan.baseline") : "",
                 plans.why(job, planned).map(why -> causes.of(why, reader)).orElse(null),
@@ -144,7 +155,8 @@ class Planner {
                 planned.now().get(end).ratio().value(),
                 perch(end, values),
                 can(planned, end, perch(end, values), reader),
-                plan.bySprings() ? box(planned, end, reader) : "",
+                box(planned, end, plan, reader),
+                stack(end, values, reader),
                 steps.isEmpty() ? null : StairDrawing.of(drops, halves),
                 steps,
                 rods(travel, plan.setDown().value()),
@@ -246,14 +258,37 @@ class Planner {
                 mm(rest + perch.most() / ratio)));
     }
 
-    private String box(KitPlans.Planned planned, End end, Reader reader) {
-        return planned.kit()
-                .get(end)
-                .box()
-                .map(box -> html(
-                        box.single()
-                                ? words.say("plan.box", reader, "drop", box.most())
-                                : words.say("plan.box.range", reader, "least", box.least(), "most", box.most())))
+    /** What the box promises where the springs' figures count, and what the shop's own fits tell where it does. */
+    private String box(KitPlans.Planned planned, End end, EndPlan plan, Reader reader) {
+        EndKit kit = planned.kit().get(end);
+        if (kit.box().isEmpty()) {
+            return "";
+        }
+        Advertised.Range box = kit.box().get();
+        if (plan.bySprings()) {
+            return html(
+                    box.single()
+                            ? words.say("plan.box", reader, "drop", box.most())
+                            : words.say("plan.box.range", reader, "least", box.least(), "most", box.most()));
+        }
+        return kit.own().count() == 0
+                ? ""
+                : html(words.say(
+                        kit.own().own() ? "plan.own" : "plan.own.few",
+                        reader,
+                        "fits",
+                        Integer.toString(kit.own().count()),
+                        "drop",
+                        mm(box.mean().mm() + kit.own().off().value())));
+    }
+
+    /** The pieces that make the stack, where it is known which there are. */
+    private String stack(End end, KitValues values, Reader reader) {
+        return values.at(end, KitField.NEW_STACK)
+                .flatMap(wanted -> wishes.sizes(end, values)
+                        .flatMap(sizes -> Stacks.exactly(sizes, Length.ofRoundedMm(wanted.value()))))
+                .filter(stack -> !stack.pieces().isEmpty())
+                .map(stack -> html(words.say("plan.stack", reader, "pieces", WishWords.pieces(stack, reader))))
                 .orElse("");
     }
 
@@ -305,50 +340,6 @@ class Planner {
     private static String off(PlannedHeight planned, Height measured) {
         double is = measured.value().mm();
         return planned.setDown().holds(is) || planned.settled().holds(is) ? "clear" : "look";
-    }
-
-    private List<PlanPage.WishView> wishes(KitPlans.Planned planned, Reader reader) {
-        OptionalDouble front = planned.drop(End.FRONT);
-        OptionalDouble rear = planned.drop(End.REAR);
-        if (front.isEmpty() || rear.isEmpty()) {
-            return List.of();
-        }
-        List<PlanPage.WishView> wishes = new ArrayList<>();
-        for (Wish wish : List.of(Wish.KEEP_RAKE, Wish.EQUAL_GAPS, Wish.LEVEL_FRAME)) {
-            OptionalDouble more = wish.rearMore(planned.attitude());
-            if (more.isEmpty()) {
-                continue;
-            }
-            double wanted = front.getAsDouble() + more.getAsDouble();
-            double further = wanted - rear.getAsDouble();
-            Wish.Attitude then = planned.attitude().after(front.getAsDouble(), wanted);
-            wishes.add(new PlanPage.WishView(
-                    wish.name(),
-                    Words.capital(words.word(wish, reader)),
-                    html(words.say(
-                            Math.abs(further) < 1.5
-                                    ? "plan.wish.met"
-                                    : further > 0 ? "plan.wish.lower" : "plan.wish.higher",
-                            reader,
-                            "by",
-                            mm(Math.abs(further)))),
-                    html(costs(wish, then, reader)),
-                    Math.abs(further) < 1.5));
-        }
-        return wishes;
-    }
-
-    /** How the others come out then. */
-    private String costs(Wish wish, Wish.Attitude then, Reader reader) {
-        List<String> costs = new ArrayList<>();
-        if (wish != Wish.EQUAL_GAPS && then.gap().isPresent()) {
-            costs.add(words.say("plan.cost.gap", reader, "gap", mm(then.gap().getAsDouble())));
-        }
-        if (wish != Wish.LEVEL_FRAME && then.frame().isPresent()) {
-            costs.add(
-                    words.say("plan.cost.rake", reader, "rake", mm(then.frame().getAsDouble())));
-        }
-        return String.join(", ", costs);
     }
 
     private List<PlanPage.Buy> buys(KitPlans.Planned planned) {

@@ -3,6 +3,7 @@ package abbex.core.kit;
 import abbex.core.heights.Height;
 import abbex.core.heights.HeightSheet;
 import abbex.core.heights.Stage;
+import abbex.core.vehicle.End;
 import abbex.core.vehicle.PerEnd;
 import java.util.ArrayList;
 import java.util.List;
@@ -53,6 +54,40 @@ public final class Afterwards {
         return seen.isEmpty()
                 ? Optional.empty()
                 : Optional.of(Causes.rank(List.copyOf(seen), open(plan, kit, wheelbase, track)));
+    }
+
+    /**
+     * What an end on its kit tells of the printed number: by how much more it came down than the plan says, on top of what the
+     * shop's other fits had moved that by already.
+     *
+     * @return empty where the plan follows from the springs' figures, or nothing of this end was measured both times
+     */
+    public static Optional<OwnFits.Fit> fit(End end, KitPlan plan, EndKit kit, HeightSheet before, HeightSheet after) {
+        Optional<EndPlan> planned = plan.ends().get(end);
+        if (planned.isEmpty() || planned.get().bySprings() || kit.box().isEmpty()) {
+            return Optional.empty();
+        }
+        double over = settled(after.basis().stage());
+        List<Seen> seen = plan.heights(before).stream()
+                .filter(h -> h.spot().atCorner() && h.spot().corner().end() == end)
+                .flatMap(h -> after.at(h.spot()).stream().map(read -> seen(h, read, 0, over)))
+                .toList();
+        if (seen.isEmpty()) {
+            return Optional.empty();
+        }
+        double off = seen.stream().mapToDouble(Seen::off).average().orElseThrow();
+        double tape = seen.stream()
+                .mapToDouble(s -> s.tape() * s.tape() + s.before() * s.before())
+                .average()
+                .orElseThrow();
+        long corners = seen.stream().map(Seen::corner).distinct().count();
+        double others = planned.get().lines().stream()
+                .filter(line -> line.row() != Row.BOX)
+                .mapToDouble(line -> line.standard() * line.standard())
+                .sum();
+        double settling = over * EndPlan.USUAL_SETTLING.standard();
+        return Optional.of(new OwnFits.Fit(
+                kit.own().off().value() - off, Math.sqrt(tape / corners + others + settling * settling)));
     }
 
     private static Seen seen(PlannedHeight height, Height read, int sheet, double over) {

@@ -11,6 +11,8 @@ import abbex.core.vehicle.Whole;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
 import org.apache.commons.statistics.distribution.NormalDistribution;
 
 /**
@@ -18,7 +20,7 @@ import org.apache.commons.statistics.distribution.NormalDistribution;
  * all of them together make it. What looks alike on what was measured is offered together.
  *
  * <p>A cause of any size explains what lies along its signature; how much that is, in standard deviations of what plan and tape
- * can tell, is its weight. Causes are alike where the cosine of their signatures, weighed so, is beyond 0.95. Sources: generalised
+ * can tell, is its weight. Causes are alike where the cosine of their signatures, weighed so, is beyond {@link #ALIKE}. Sources: generalised
  * least squares (JCGM 102:2011, 7); the rule and the widths ours.
  */
 public final class Causes {
@@ -79,8 +81,24 @@ public final class Causes {
      * @param size how far it stands higher at its place for that, mm; lower where negative
      * @param sigmas the same in standard deviations of what plan and tape can tell
      * @param share how likely among all that were looked at, from 0 to 1
+     * @param evidence what speaks for and against
      */
-    public record Group(List<Cause> causes, double size, double sigmas, double share) {}
+    public record Group(List<Cause> causes, double size, double sigmas, double share, Evidence evidence) {}
+
+    /**
+     * What was seen once a cause is taken as true.
+     *
+     * @param explained heights that plan and tape explain then, and not before
+     * @param left what they explain least then; empty where they explain all
+     */
+    public record Evidence(int explained, Optional<Left> left) {}
+
+    /**
+     * A height that a cause leaves as it is, or makes worse.
+     *
+     * @param off by how much it would still stand higher than planned, mm; lower where negative
+     */
+    public record Left(MeasuringPoint spot, double off) {}
 
     /**
      * All groups.
@@ -98,7 +116,8 @@ public final class Causes {
         if (seen.isEmpty()) {
             return new Ranked(true, List.of());
         }
-        double[][] weights = Symmetric.inverse(covariance(seen, open));
+        double[][] covariance = covariance(seen, open);
+        double[][] weights = Symmetric.inverse(covariance);
         double[] off = seen.stream().mapToDouble(Seen::off).toArray();
         double[] weighed = Symmetric.times(weights, off);
         List<Signature> signatures = signatures(seen, open);
@@ -111,13 +130,35 @@ public final class Causes {
             double sigmas = size * Math.sqrt(information);
             boolean wrongWay = s.way() != 0 && s.way() * sigmas < 0;
             weighedSignatures.add(w);
-            alone.add(new Group(List.of(s.cause()), wrongWay ? 0 : size, wrongWay ? 0 : Math.abs(sigmas), 0));
+            double by = wrongWay ? 0 : size;
+            alone.add(new Group(
+                    List.of(s.cause()), by, wrongWay ? 0 : Math.abs(sigmas), 0, evidence(seen, covariance, s, by)));
         }
         List<Group> groups = together(signatures, weighedSignatures, alone);
         double most = groups.stream().mapToDouble(Group::sigmas).max().orElse(0);
         // As many as can be told apart at all: one for each height, and no more.
         double level = WIDER * NORMAL.inverseCumulativeProbability(1 - CHANCE / (2 * seen.size()));
         return new Ranked(most < level, share(groups));
+    }
+
+    /** Beyond so many standard deviations nothing explains a height (k = 2). */
+    private static final double UNEXPLAINED = 2;
+
+    private static Evidence evidence(List<Seen> seen, double[][] covariance, Signature of, double size) {
+        int explained = 0;
+        double worst = UNEXPLAINED;
+        Optional<Left> left = Optional.empty();
+        for (int i = 0; i < seen.size(); i++) {
+            double standard = Math.sqrt(covariance[i][i]);
+            double off = seen.get(i).off() - size * of.over()[i];
+            double now = Math.abs(off) / standard;
+            explained += now <= UNEXPLAINED && Math.abs(seen.get(i).off()) > UNEXPLAINED * standard ? 1 : 0;
+            if (now > worst) {
+                worst = now;
+                left = Optional.of(new Left(spot(seen.get(i)), off));
+            }
+        }
+        return new Evidence(explained, left);
     }
 
     private static double dot(double[] a, double[] b) {
@@ -128,11 +169,14 @@ public final class Causes {
         return sum;
     }
 
-    /** In the order of the kinds, each to the first group all of whose members it is alike. */
+    /** The likeliest first, each to the first group all of whose members it is alike: mirrored causes make mirrored groups. */
     private static List<Group> together(List<Signature> signatures, List<double[]> weighed, List<Group> alone) {
         List<List<Integer>> groups = new ArrayList<>();
-        for (int i = 0; i < signatures.size(); i++) {
-            int at = i;
+        List<Integer> order = IntStream.range(0, signatures.size())
+                .boxed()
+                .sorted(Comparator.comparingDouble(i -> -alone.get(i).sigmas()))
+                .toList();
+        for (int at : order) {
             groups.stream()
                     .filter(group -> group.stream().allMatch(j -> alike(signatures, weighed, at, j)))
                     .findFirst()
@@ -156,7 +200,7 @@ public final class Causes {
                                     .filter(s -> s.cause().kind() == kind)
                                     .count())
                     .sum();
-            merged.add(new Group(causes, best.size(), best.sigmas(), before));
+            merged.add(new Group(causes, best.size(), best.sigmas(), before, best.evidence()));
         }
         return merged;
     }
@@ -181,7 +225,7 @@ public final class Causes {
                 .sorted(Comparator.comparingDouble(Causes::likely)
                         .reversed()
                         .thenComparing(g -> g.causes().get(0).kind()))
-                .map(g -> new Group(g.causes(), g.size(), g.sigmas(), Math.exp(likely(g) - most) / sum))
+                .map(g -> new Group(g.causes(), g.size(), g.sigmas(), Math.exp(likely(g) - most) / sum, g.evidence()))
                 .toList();
     }
 

@@ -1,6 +1,7 @@
 package abbex.core.kit;
 
 import abbex.core.figure.Reason;
+import abbex.core.heights.Advertised;
 import abbex.core.units.Force;
 import abbex.core.units.Length;
 import abbex.core.units.Rate;
@@ -101,10 +102,15 @@ public record EndPlan(
 
     private static Reason springReason(EndModel model, EndNow now, EndKit kit) {
         if (!model.bySprings()) {
-            return Reason.of(
-                    KitFormula.BOX,
-                    kit.box().orElseThrow().least(),
-                    kit.box().orElseThrow().most());
+            Advertised.Range box = kit.box().orElseThrow();
+            return kit.own().count() == 0
+                    ? Reason.of(KitFormula.BOX, box.least(), box.most())
+                    : Reason.of(
+                            KitFormula.OWN_BOX,
+                            box.least(),
+                            box.most(),
+                            BigDecimal.valueOf(kit.own().count()),
+                            Length.ofRoundedMm(kit.own().off().value()));
         }
         double is = kit.spring().or(now::spring).orElseThrow().spring().free();
         double was = now.spring().map(s -> s.spring().free()).orElse(is);

@@ -6,6 +6,12 @@ import java.util.List;
 /** The formulas of the plan; docs/formulas.md has a row for each. */
 public enum KitFormula implements Formula {
     BOX("as printed, ± 1/4 in at k = 2 (common practice)", "least", "most"),
+    OWN_BOX(
+            "printed drop with ± 1/4 in at k = 2 and the shop's fits as observations (normal, conjugate)",
+            "least",
+            "most",
+            "fits",
+            "more"),
     SPRING_BY_DATA(
             "virtual work: ((L0 old − F/k old) − (L0 new − F/k new)) ÷ MR, F = (load − gas · MR damper) ÷ MR",
             "lengthWas",

@@ -78,6 +78,29 @@ public final class Measured {
         return free <= law.solid() ? Optional.empty() : Optional.of(facts(new Spring(law, free), bench));
     }
 
+    /**
+     * One of two springs on each other.
+     *
+     * @param rate N/mm
+     * @param free length, mm
+     * @param solid length with its coils together, mm; less than the free length, empty where nobody told
+     */
+    public record Plain(double rate, double free, Optional<Double> solid) {
+        private double travel() {
+            return free - solid.orElse(ANY_SOLID * free);
+        }
+    }
+
+    /** Two springs on each other: both work until that one is solid which is so under less force. */
+    public static SpringFacts dual(Plain one, Plain other, boolean bench) {
+        boolean first = one.rate() * one.travel() < other.rate() * other.travel();
+        Plain soft = first ? one : other;
+        Plain stiff = first ? other : one;
+        SpringLaw law = new SpringLaw.Dual(soft.rate(), soft.travel(), stiff.rate(), stiff.travel());
+        SpringFacts facts = facts(new Spring(law, one.free() + other.free()), bench);
+        return one.solid().isPresent() && other.solid().isPresent() ? facts : facts.withoutSolid();
+    }
+
     private static SpringFacts facts(Spring spring, boolean bench) {
         return bench ? SpringFacts.measured(spring) : SpringFacts.printed(spring);
     }

@@ -4,6 +4,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import abbex.core.adjust.Symmetric;
+import abbex.core.heights.MeasuringPoint;
 import abbex.core.heights.Method;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
@@ -11,10 +12,12 @@ import abbex.core.vehicle.PerEnd;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 
 /**
@@ -231,6 +234,70 @@ class CausesTest {
             }
             assertTrue(asPlanned >= 0.95 * JOBS, asPlanned + " of " + JOBS);
         }
+    }
+
+    private static Seen mirrored(Seen s) {
+        return new Seen(s.corner().across(), s.method(), s.sheet(), s.off(), s.tape(), s.before(), s.settled());
+    }
+
+    private static Cause mirrored(Cause cause) {
+        return new Cause(
+                cause.kind(),
+                cause.place() instanceof Corner corner
+                        ? corner.across()
+                        : cause.place() instanceof MeasuringPoint spot
+                                ? MeasuringPoint.of(spot.corner().across(), spot.method())
+                                : cause.place());
+    }
+
+    /** Left and right changed over in all that was seen: so are the causes, as likely and of the same size. */
+    @Test
+    void mirrored_causes_mirror() {
+        Random random = new Random(74);
+        for (int i = 0; i < 300; i++) {
+            Job job = job(random, i % 2 == 0);
+            List<Causes.Signature> all = Causes.signatures(job.seen(), job.open());
+            List<Seen> seen = plant(job, all.get(random.nextInt(all.size())), 12 * random.nextGaussian());
+            Causes.Ranked ranked = Causes.rank(seen, job.open());
+            Causes.Ranked other =
+                    Causes.rank(seen.stream().map(CausesTest::mirrored).toList(), job.open());
+            assertEquals(ranked.asPlanned(), other.asPlanned());
+            Causes.Group first = ranked.groups().get(0);
+            Causes.Group same = other.groups().stream()
+                    .filter(g -> g.causes().contains(mirrored(first.causes().get(0))))
+                    .findFirst()
+                    .orElseThrow();
+            assertEquals(Math.abs(first.size()), Math.abs(same.size()), 1e-9);
+            assertEquals(
+                    first.causes().stream().map(CausesTest::mirrored).collect(Collectors.toSet()),
+                    Set.copyOf(same.causes()));
+            assertEquals(first.sigmas(), same.sigmas(), 1e-9);
+            assertEquals(first.evidence().explained(), same.evidence().explained());
+        }
+    }
+
+    /** A misread tape is explained whole by itself; what a cause at the other end leaves is told. */
+    @Test
+    void evidence_says_what_is_explained_and_what_is_left() {
+        Causes.Open open = job(new Random(1), false).open();
+        List<Seen> seen = new ArrayList<>();
+        for (Corner corner : Corner.WALK) {
+            for (Method method : List.of(Method.HF, Method.GF)) {
+                double off = corner == Corner.LF && method == Method.GF ? 60 : 0;
+                seen.add(new Seen(corner, method, 0, off, tape(method), tape(method), 0));
+            }
+        }
+        Causes.Ranked ranked = Causes.rank(seen, open);
+        MeasuringPoint misread = MeasuringPoint.of(Corner.LF, Method.GF);
+        Causes.Group tape = ranked.groups().get(0);
+        assertTrue(tape.causes().contains(new Cause(Cause.Kind.TAPE, misread)), tape::toString);
+        assertEquals(new Causes.Evidence(1, Optional.empty()), tape.evidence());
+        Causes.Group rear = ranked.groups().stream()
+                .filter(g -> g.causes().contains(new Cause(Cause.Kind.SIDES_CHANGED, End.REAR)))
+                .findFirst()
+                .orElseThrow();
+        assertEquals(0, rear.evidence().explained());
+        assertEquals(misread, rear.evidence().left().orElseThrow().spot());
     }
 
     @Test
