@@ -58,7 +58,7 @@ class ArchitectureTest {
             entry(
                     "ground", "form", "arrive", "drawing", "facts", "fitment", "measure", "page", "people", "prove",
                     "store"),
-            entry("verdict", "arrive", "fitment", "ground", "measure", "page", "prove", "store"),
+            entry("verdict", "arrive", "fitment", "ground", "kit", "measure", "page", "prove", "store"),
             entry(
                     "handover",
                     "form",

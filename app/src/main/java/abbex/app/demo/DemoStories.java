@@ -115,7 +115,7 @@ final class DemoStories {
                         REAR_OLD_RATE = 40 N/mm; REAR_OLD_FREE = 300 mm; REAR_NEW_RATE = 60 N/mm;
                         REAR_NEW_FREE = 246 mm; REAR_NEW_GAS = 45 lb; REAR_PERCH_LEAST = -10 mm;
                         REAR_PERCH_MOST = 15 mm; REAR_PERCH = 0 mm;
-                        REAR_SIZES = 3x3 mm, 2x5 mm; WISH = EQUAL_GAPS
+                        REAR_SIZES = 3x3 mm, 2x5 mm; WISH = KEEP_RAKE
                         """)
                 .fits("lowering springs", """
                         CONDITION = dampers kept; PRICE = 310; DAYS = Thursday;

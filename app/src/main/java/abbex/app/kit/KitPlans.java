@@ -6,6 +6,7 @@ import abbex.app.measure.JobSheets;
 import abbex.app.measure.SheetData;
 import abbex.app.measure.Sheets;
 import abbex.app.store.Reads;
+import abbex.core.figure.Severity;
 import abbex.core.heights.Height;
 import abbex.core.heights.HeightSheet;
 import abbex.core.heights.Limit;
@@ -15,6 +16,7 @@ import abbex.core.kit.Causes;
 import abbex.core.kit.EndKit;
 import abbex.core.kit.EndNow;
 import abbex.core.kit.EndPlan;
+import abbex.core.kit.KitFinding;
 import abbex.core.kit.KitPlan;
 import abbex.core.kit.Narrowing;
 import abbex.core.kit.OwnFits;
@@ -106,6 +108,18 @@ public class KitPlans {
                         .orElse(new Wish.Attitude(OptionalDouble.empty(), OptionalDouble.empty())),
                 PerEnd.of(
                         end -> before.map(sheet -> mean(sheet, end, Method.TG)).orElse(OptionalDouble.empty())));
+    }
+
+    /** What somebody has to look at in the kit that a stay gets, worst first. */
+    public List<KitFinding> findings(Job job) {
+        boolean measured = sheets.of(job.shop(), job.id())
+                .now()
+                .filter(sheet -> sheet.stage().lowered())
+                .isPresent();
+        return of(job).plan().findings().stream()
+                .filter(f -> f.severity().compareTo(Severity.LOOK) >= 0)
+                .filter(f -> !(measured && f.untilMeasured()))
+                .toList();
     }
 
     /** Why the vehicle stands as it does on its kit; empty before that was measured. */

@@ -36,9 +36,11 @@ class PlanController {
     private final JobHeads heads;
     private final Kits kits;
     private final Planner planner;
+    private final PlanFragments fragments;
     private final Words words;
 
-    PlanController(Jobs jobs, JobHeads heads, Kits kits, Planner planner, Words words) {
+    PlanController(Jobs jobs, JobHeads heads, Kits kits, Planner planner, PlanFragments fragments, Words words) {
+        this.fragments = fragments;
         this.jobs = jobs;
         this.heads = heads;
         this.kits = kits;
@@ -167,7 +169,7 @@ class PlanController {
                                 kit.key(),
                                 name(kit),
                                 kit.values(),
-                                planner.of(job, kit.values(), Reader.of(me)),
+                                planner.kept(job, kit.values(), Reader.of(me)),
                                 all.decided() && kit.equals(all.chosen())))
                         .toList());
         page.addObject("reason", all.reason());
@@ -192,16 +194,16 @@ class PlanController {
     private ModelAndView page(Person me, Job job, Kits.OfJob all, Kits.Kit shown, KitValues values, Form form) {
         ModelAndView page = form.on(new ModelAndView("plan"));
         page.addObject("head", heads.head(me.shop(), job.id(), "plan", Reader.of(me)));
-        page.addObject("view", planner.of(job, values, Reader.of(me)));
-        page.addObject("wrong", "");
+        page.addObject("answer", fragments.answer(job, values, Reader.of(me)));
         page.addObject("kit", shown);
-        page.addObject("values", texts(values));
+        Map<String, String> texts = texts(values);
+        page.addObject("values", texts);
+        page.addObject("bench", fragments.bench(job, values, texts, form));
         page.addObject(
                 "tabs",
                 all.list().stream()
                         .map(k -> new Tab(k.key(), name(k), k.equals(shown), all.decided() && k.equals(all.chosen())))
                         .toList());
-        page.addObject("rows", BenchRow.ALL);
         page.addObject(
                 "whole",
                 List.of(
@@ -217,7 +219,6 @@ class PlanController {
                         .filter(shelved -> shelved.kind() == job.vehicle().kind())
                         .map(Kits.Shelved::name)
                         .toList());
-        page.addObject("inches", !me.likes().unit().metric());
         return page;
     }
 }

@@ -15,6 +15,7 @@ import abbex.app.page.Numerals;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.app.prove.Clearances;
+import abbex.app.store.Reads;
 import abbex.core.figure.Finding;
 import abbex.core.figure.Severity;
 import abbex.core.heights.Advertised;
@@ -50,6 +51,7 @@ class Planner {
     private final CauseWords causes;
     private final WishWords wishes;
     private final Words words;
+    private final Reads reads;
 
     Planner(
             KitPlans plans,
@@ -58,7 +60,9 @@ class Planner {
             Clearances clearances,
             CauseWords causes,
             WishWords wishes,
-            Words words) {
+            Words words,
+            Reads reads) {
+        this.reads = reads;
         this.wishes = wishes;
         this.plans = plans;
         this.sheets = sheets;
@@ -68,6 +72,16 @@ class Planner {
         this.words = words;
     }
 
+    /** Of a kit as it is kept: worked out once while nothing is written of the vehicle. */
+    PlanPage kept(Job job, KitValues values, Reader reader) {
+        return reads.ofVehicle(
+                job.shop(),
+                job.vehicle().id(),
+                List.of(Planner.class, job.shop(), job.id(), values, reader),
+                () -> of(job, values, reader));
+    }
+
+    /** Of what is being typed. */
     PlanPage of(Job job, KitValues values, Reader reader) {
         KitPlans.Planned planned = plans.of(job, values);
         JobSheets all = sheets.of(job.shop(), job.id());

@@ -4,6 +4,7 @@ import abbex.app.arrive.Job;
 import abbex.app.arrive.Jobs;
 import abbex.app.fitment.Fitments;
 import abbex.app.ground.Stances;
+import abbex.app.kit.KitPlans;
 import abbex.app.measure.JobSheets;
 import abbex.app.measure.Sheets;
 import abbex.app.page.JobMark;
@@ -21,6 +22,7 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
@@ -30,6 +32,7 @@ import org.springframework.stereotype.Service;
 public class JobVerdicts implements JobMarks {
     private final Jobs jobs;
     private final Sheets sheets;
+    private final KitPlans plans;
     private final Fitments fitments;
     private final Clearances clearances;
     private final Stances stances;
@@ -39,6 +42,7 @@ public class JobVerdicts implements JobMarks {
     JobVerdicts(
             Jobs jobs,
             Sheets sheets,
+            KitPlans plans,
             Fitments fitments,
             Clearances clearances,
             Stances stances,
@@ -46,6 +50,7 @@ public class JobVerdicts implements JobMarks {
             Reads reads) {
         this.jobs = jobs;
         this.sheets = sheets;
+        this.plans = plans;
         this.fitments = fitments;
         this.clearances = clearances;
         this.stances = stances;
@@ -65,6 +70,7 @@ public class JobVerdicts implements JobMarks {
         if (all.newest().isPresent()) {
             add(found, Station.HEIGHTS, all.judge(job).drops().findings());
         }
+        add(found, Station.PLAN, plans.findings(job));
         add(found, Station.WHEELS, fitments.findings(job));
         add(found, Station.CLEARANCE, clearances.findings(job));
         add(found, Station.GROUND, stances.findings(job));
@@ -102,13 +108,16 @@ public class JobVerdicts implements JobMarks {
                 .orElseGet(() -> new JobMark("", "", "", "", Map.of(), filled(job, verdict)));
     }
 
-    /** Wheels and clearance are done where nothing of them is open; the stay, once the vehicle has left. */
-    private static Map<String, String> filled(Job job, JobVerdict verdict) {
+    /** A plan is done where an end of it is told, wheels and clearance are where nothing of them is open; the stay, once the vehicle has left. */
+    private Map<String, String> filled(Job job, JobVerdict verdict) {
         Map<String, String> filled = new TreeMap<>();
         for (Station station : List.of(Station.WHEELS, Station.CLEARANCE)) {
             verdict.worst(station)
                     .ifPresent(found ->
                             filled.put(strip(station), verdict.open().containsKey(station) ? "begun" : "done"));
+        }
+        if (plans.of(job).plan().ends().stream().anyMatch(Optional::isPresent)) {
+            filled.put("plan", verdict.worst(Station.PLAN).isPresent() ? "begun" : "done");
         }
         if (job.where().place() == Job.Place.OUT || job.where().place() == Job.Place.GONE) {
             filled.put("handover", "done");
@@ -120,6 +129,7 @@ public class JobVerdicts implements JobMarks {
     private static String page(Station station) {
         return switch (station) {
             case HEIGHTS -> "measure";
+            case PLAN -> "plan";
             case WHEELS -> "fitment";
             case CLEARANCE -> "prove";
             case GROUND -> "ground";

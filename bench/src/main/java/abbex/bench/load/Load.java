@@ -13,7 +13,8 @@ import java.util.concurrent.ThreadLocalRandom;
 import java.util.stream.DoubleStream;
 
 /**
- * Sixteen people at once read the measure page of a stay with 200 readings, and the account page beside it, by turns in the same run. Twice:
+ * Sixteen people at once read the measure page of a stay with 200 readings, its plan, and the account page beside each, by turns in the
+ * same run. Twice:
  * at a person's pace, each once a second at random, and without any pause, each asking again as soon as the answer is read.
  * Prints the median and the 95th percentile of each round and the median of five rounds.
  */
@@ -30,6 +31,12 @@ final class Load {
     /** In millimetres; invented. */
     private static final int[] HEIGHTS = {660, 345, 580, 190, 40};
 
+    /** Invented. */
+    private static final String[] FIGURES = {
+        "BOX=30 mm", "OLD_RATE=22 N/mm", "OLD_FREE=360 mm", "NEW_RATE=34 N/mm", "NEW_FREE=275 mm", "NEW_GAS=200 N",
+        "OLD_LONG=530 mm", "OLD_SHORT=340 mm", "ROD=120 mm", "OLD_STOP=60 mm", "OLD_RINGS=4", "PERCH=0 mm"
+    };
+
     private Load() {}
 
     /**
@@ -42,38 +49,43 @@ final class Load {
             people.add(Visit.signedIn(address, "orla", arguments[1]));
         }
         String measure = measurePage(people.get(0));
-        System.out.println("measure page: " + measure);
+        String plan = planPage(people.get(0), measure);
+        System.out.println("measure page: " + measure + ", plan: " + plan);
         ExecutorService pool = Executors.newFixedThreadPool(PEOPLE);
         try {
             for (int i = 0; i < 4; i++) {
                 round(pool, people, measure, 0);
+                round(pool, people, plan, 0);
                 round(pool, people, "/account", 0);
             }
-            compare(pool, people, measure, PAUSE_MILLIS);
-            compare(pool, people, measure, 0);
+            for (long pause : new long[] {PAUSE_MILLIS, 0}) {
+                compare(pool, people, "measure", measure, pause);
+                compare(pool, people, "plan", plan, pause);
+            }
         } finally {
             pool.shutdown();
         }
     }
 
-    private static void compare(ExecutorService pool, List<Visit> people, String measure, long pause) throws Exception {
+    private static void compare(ExecutorService pool, List<Visit> people, String name, String page, long pause)
+            throws Exception {
         System.out.println(pause == 0 ? "without a pause:" : "each once a second:");
         double[][] p95 = new double[2][ROUNDS];
         for (int i = 0; i < ROUNDS; i++) {
-            double[] m = round(pool, people, measure, pause);
+            double[] m = round(pool, people, page, pause);
             double[] a = round(pool, people, "/account", pause);
             p95[0][i] = m[1];
             p95[1][i] = a[1];
             System.out.printf(
-                    "round %d: measure median %.1f ms, p95 %.1f ms; account median %.1f ms, p95 %.1f ms%n",
-                    i + 1, m[0], m[1], a[0], a[1]);
+                    "round %d: %s median %.1f ms, p95 %.1f ms; account median %.1f ms, p95 %.1f ms%n",
+                    i + 1, name, m[0], m[1], a[0], a[1]);
         }
         Arrays.sort(p95[0]);
         Arrays.sort(p95[1]);
         double m = p95[0][ROUNDS / 2];
         double a = p95[1][ROUNDS / 2];
         System.out.printf(
-                "p95, median of %d rounds: measure %.1f ms, account %.1f ms, ratio %.2f%n", ROUNDS, m, a, m / a);
+                "p95, median of %d rounds: %s %.1f ms, account %.1f ms, ratio %.2f%n", ROUNDS, name, m, a, m / a);
     }
 
     /** A stay of ten sheets, each read at four corners by five methods: its newest sheet. */
@@ -107,6 +119,21 @@ final class Load {
             }
         }
         return sheet;
+    }
+
+    /** The same stay's plan with springs, dampers and a stop told at both ends. */
+    private static String planPage(Visit visit, String measure) throws Exception {
+        String plan = measure.substring(0, measure.indexOf("/sheets")) + "/plan";
+        List<String> fields = new ArrayList<>();
+        for (String end : new String[] {"FRONT", "REAR"}) {
+            for (String field : FIGURES) {
+                String[] told = field.split("=");
+                fields.add(end + "_" + told[0]);
+                fields.add(told[1]);
+            }
+        }
+        visit.post(plan, fields.toArray(String[]::new));
+        return plan;
     }
 
     private static double[] round(ExecutorService pool, List<Visit> people, String path, long pause) throws Exception {

@@ -132,7 +132,11 @@ public final class Causes {
             weighedSignatures.add(w);
             double by = wrongWay ? 0 : size;
             alone.add(new Group(
-                    List.of(s.cause()), by, wrongWay ? 0 : Math.abs(sigmas), 0, evidence(seen, covariance, s, by)));
+                    List.of(s.cause()),
+                    by,
+                    wrongWay ? 0 : Math.abs(sigmas),
+                    0,
+                    evidence(seen, covariance, weights, s, by)));
         }
         List<Group> groups = together(signatures, weighedSignatures, alone);
         double most = groups.stream().mapToDouble(Group::sigmas).max().orElse(0);
@@ -141,21 +145,37 @@ public final class Causes {
         return new Ranked(most < level, share(groups));
     }
 
-    /** Beyond so many standard deviations nothing explains a height (k = 2). */
+    /** Beyond so many standard deviations plan and tape do not explain a height (k = 2). */
     private static final double UNEXPLAINED = 2;
 
-    private static Evidence evidence(List<Seen> seen, double[][] covariance, Signature of, double size) {
+    /** How far each height lies out, in standard deviations: by itself, and as the others expect it. */
+    private static double[] out(double[] off, double[][] covariance, double[][] weights) {
+        double[] weighed = Symmetric.times(weights, off);
+        double[] out = new double[off.length];
+        for (int i = 0; i < off.length; i++) {
+            out[i] = Math.max(
+                    Math.abs(off[i]) / Math.sqrt(covariance[i][i]), Math.abs(weighed[i]) / Math.sqrt(weights[i][i]));
+        }
+        return out;
+    }
+
+    private static Evidence evidence(
+            List<Seen> seen, double[][] covariance, double[][] weights, Signature of, double size) {
+        double[] was = seen.stream().mapToDouble(Seen::off).toArray();
+        double[] is = was.clone();
+        for (int i = 0; i < is.length; i++) {
+            is[i] -= size * of.over()[i];
+        }
+        double[] before = out(was, covariance, weights);
+        double[] now = out(is, covariance, weights);
         int explained = 0;
         double worst = UNEXPLAINED;
         Optional<Left> left = Optional.empty();
         for (int i = 0; i < seen.size(); i++) {
-            double standard = Math.sqrt(covariance[i][i]);
-            double off = seen.get(i).off() - size * of.over()[i];
-            double now = Math.abs(off) / standard;
-            explained += now <= UNEXPLAINED && Math.abs(seen.get(i).off()) > UNEXPLAINED * standard ? 1 : 0;
-            if (now > worst) {
-                worst = now;
-                left = Optional.of(new Left(spot(seen.get(i)), off));
+            explained += now[i] <= UNEXPLAINED && before[i] > UNEXPLAINED ? 1 : 0;
+            if (now[i] > worst) {
+                worst = now[i];
+                left = Optional.of(new Left(spot(seen.get(i)), is[i]));
             }
         }
         return new Evidence(explained, left);

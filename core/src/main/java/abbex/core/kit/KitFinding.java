@@ -11,6 +11,11 @@ public sealed interface KitFinding extends Finding {
     @Override
     End place();
 
+    /** Of how it will stand: nothing once that was measured. */
+    default boolean untilMeasured() {
+        return this instanceof GoesUp || this instanceof NotAsBoxed || this instanceof SeatUntellable;
+    }
+
     /** A side of the vehicle, as the driver sits. */
     enum Side {
         LEFT,

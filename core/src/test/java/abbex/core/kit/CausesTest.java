@@ -291,7 +291,8 @@ class CausesTest {
         MeasuringPoint misread = MeasuringPoint.of(Corner.LF, Method.GF);
         Causes.Group tape = ranked.groups().get(0);
         assertTrue(tape.causes().contains(new Cause(Cause.Kind.TAPE, misread)), tape::toString);
-        assertEquals(new Causes.Evidence(1, Optional.empty()), tape.evidence());
+        assertTrue(tape.evidence().explained() >= 1, tape::toString);
+        assertEquals(Optional.empty(), tape.evidence().left());
         Causes.Group rear = ranked.groups().stream()
                 .filter(g -> g.causes().contains(new Cause(Cause.Kind.SIDES_CHANGED, End.REAR)))
                 .findFirst()
