@@ -37,6 +37,8 @@ class ArchitectureTest {
             Map.entry("ground", Set.of("units", "figure", "vehicle", "heights")),
             Map.entry("springs", Set.of()),
             Map.entry("kit", Set.of("units", "figure", "vehicle", "adjust", "stance", "heights", "springs")),
+            Map.entry("torque", Set.of("units")),
+            Map.entry("workcard", Set.of("figure", "vehicle", "torque")),
             Map.entry("verdict", Set.of("figure")));
 
     private static LayeredArchitecture layers(Map<String, Set<String>> knows) {

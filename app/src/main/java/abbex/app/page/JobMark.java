@@ -9,7 +9,7 @@ import java.util.Map;
  * @param word the mark in a word
  * @param title the worst in a line; empty when nothing is wrong
  * @param station where that is seen to
- * @param stations the mark of each station that has one: arrive, measure, fitment, prove, handover
+ * @param stations the mark of each station that has one, by its name on the strip
  * @param filled how far each of them is: begun, or done
  */
 public record JobMark(
@@ -20,6 +20,11 @@ public record JobMark(
         Map<String, String> stations,
         Map<String, String> filled) {
     public static final JobMark NONE = new JobMark("", "", "", "", Map.of(), Map.of());
+
+    /** The same for a page: fractions drawn. */
+    public String titleHtml() {
+        return Numerals.html(title);
+    }
 
     /** The mark of a station of the strip; empty for none. */
     public String of(String strip) {

@@ -1,0 +1,33 @@
+package abbex.core.workcard;
+
+import abbex.core.torque.Tightening;
+
+/** What happens to a card; the order is that in which it was written down. */
+public sealed interface CardEvent {
+    /** A hold of a step was looked at and is true. */
+    record Held(String step, int hold) implements CardEvent {}
+
+    /** A step was done. */
+    record Ticked(String step) implements CardEvent {}
+
+    /** A step is open again. */
+    record Opened(String step) implements CardEvent {}
+
+    /**
+     * A step was done otherwise, or put off.
+     *
+     * @param limit what the vehicle must not do for it; empty where nothing
+     */
+    record Otherwise(String step, String reason, String limit) implements CardEvent {}
+
+    record Captured(String step, String capture, String text) implements CardEvent {}
+
+    /**
+     * A part went somewhere.
+     *
+     * @param reason for what is left off
+     */
+    record Placed(String part, BenchPart.Fate fate, String reason) implements CardEvent {}
+
+    record Fastened(String fastener, Tightening.Event event) implements CardEvent {}
+}

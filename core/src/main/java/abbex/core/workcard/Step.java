@@ -1,0 +1,109 @@
+package abbex.core.workcard;
+
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A step as it is known of an architecture, wherever it is done.
+ *
+ * @param id lower-case words with hyphens, unique in a book
+ * @param title what to do, in a line
+ * @param why in a line
+ * @param span whether it is done at each corner, each end, or once
+ * @param footing how the vehicle stands while it is done
+ * @param minutes of one person, or of both where it needs two
+ * @param hands people that it needs: 1 or 2
+ * @param access trims in the way
+ * @param tools with sizes where they are known
+ * @param holds what must be true before it may be ticked
+ * @param cautions what hurts
+ * @param captures what is written down or looked at
+ * @param fasteners that are tightened in it
+ * @param off kinds of parts that it takes off
+ * @param on kinds of parts that it puts on
+ * @param after ids of steps that come before it at the same place
+ * @param when what must hold of the job, all of it; with ! in front what must not
+ * @param role what the card itself has to know of it
+ */
+public record Step(
+        String id,
+        String title,
+        String why,
+        Span span,
+        Footing footing,
+        int minutes,
+        int hands,
+        Access access,
+        List<String> tools,
+        List<String> holds,
+        List<String> cautions,
+        List<Capture> captures,
+        List<Fastener> fasteners,
+        List<String> off,
+        List<String> on,
+        List<String> after,
+        List<String> when,
+        Optional<Role> role) {
+    /** Where it is done. */
+    public enum Span {
+        CORNER,
+        END,
+        WHOLE
+    }
+
+    /** How the vehicle stands. */
+    public enum Footing {
+        WHEELS,
+        HANGING,
+        /** An arm or an axle is carried by a jack of its own. */
+        CARRIED
+    }
+
+    /** What the card has to know of a step. */
+    public enum Role {
+        /** It brings the vehicle up. */
+        RAISE,
+        /** It brings the vehicle down on its wheels. */
+        LOWER,
+        /** Nothing of its place may be left on the bench. */
+        CLOSE
+    }
+
+    /** Clips and screws of a trim. */
+    public record Access(String what, int clips, int screws) {
+        public static final Access NONE = new Access("", 0, 0);
+    }
+
+    /** Something to write down: a serial number, clicks, a thread that shows, a clock position, a photo. */
+    public record Capture(String id, String what, Kind kind) {
+        /** What it is. */
+        public enum Kind {
+            TEXT,
+            LENGTH,
+            CLICKS,
+            CLOCK,
+            PHOTO
+        }
+    }
+
+    /**
+     * A fastener.
+     *
+     * @param thread as written on a drawing; empty where it is not known
+     * @param once renewed every time
+     * @param locker thread-locker goes on
+     */
+    public record Fastener(String id, String name, String thread, boolean once, boolean locker) {}
+
+    public Step {
+        tools = List.copyOf(tools);
+        holds = List.copyOf(holds);
+        cautions = List.copyOf(cautions);
+        captures = List.copyOf(captures);
+        fasteners = List.copyOf(fasteners);
+        off = List.copyOf(off);
+        on = List.copyOf(on);
+        after = List.copyOf(after);
+        when = List.copyOf(when);
+    }
+}
