@@ -51,6 +51,7 @@ class ArchitectureTest {
             entry(
                     "plan", "form", "arrive", "drawing", "fitment", "ground", "kit", "measure", "page", "people",
                     "prove", "store"),
+            entry("workcard", "form", "arrive", "drawing", "kit", "page", "people", "store"),
             entry("fitment", "form", "arrive", "drawing", "facts", "page", "people", "store"),
             entry(
                     "prove", "form", "arrive", "drawing", "facts", "fitment", "kit", "measure", "page", "people",
@@ -58,7 +59,7 @@ class ArchitectureTest {
             entry(
                     "ground", "form", "arrive", "drawing", "facts", "fitment", "measure", "page", "people", "prove",
                     "store"),
-            entry("verdict", "arrive", "fitment", "ground", "kit", "measure", "page", "prove", "store"),
+            entry("verdict", "arrive", "fitment", "ground", "kit", "measure", "page", "prove", "store", "workcard"),
             entry(
                     "handover",
                     "form",
@@ -73,9 +74,10 @@ class ArchitectureTest {
                     "plan",
                     "prove",
                     "store",
-                    "verdict"),
+                    "verdict",
+                    "workcard"),
             entry("board", "form", "arrive", "drawing", "kit", "measure", "page", "people", "rules", "verdict"),
-            entry("api", "page", "people", "words"),
+            entry("api", "page", "people", "words", "workcard"),
             entry(
                     "demo",
                     "arrive",
@@ -187,13 +189,18 @@ class ArchitectureTest {
             Map.entry("kit_value", "kit"),
             Map.entry("kit_choice", "kit"),
             Map.entry("kit_fit", "kit"),
+            Map.entry("step_book", "workcard"),
+            Map.entry("card", "workcard"),
+            Map.entry("card_entry", "workcard"),
+            Map.entry("torque_spec", "workcard"),
             Map.entry("handed_over", "handover"),
             Map.entry("hand_over_answer", "handover"),
             Map.entry("sheet_printed", "handover"),
             Map.entry("stamp", "store"),
             Map.entry("withdrawal", "people rules fitment prove ground handover"),
             Map.entry(
-                    "person", "people account api arrive board demo fitment ground handover measure page prove rules"));
+                    "person",
+                    "people account api arrive board demo fitment ground handover measure page prove rules workcard"));
 
     private static final Pattern TABLE =
             Pattern.compile("\\b(?:from|join|update|into)\\s+([a-z]+(?:_[a-z]+)*)\\b", Pattern.CASE_INSENSITIVE);

@@ -3,6 +3,7 @@ package abbex.app.api;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.app.words.Bundles;
+import abbex.app.workcard.Cards;
 import abbex.core.heights.Assessment;
 import abbex.core.units.Graduation;
 import abbex.core.units.LengthUnit;
@@ -41,8 +42,10 @@ class ComputeController {
             .build();
     private final Words words;
     private final Bundles bundles;
+    private final Cards cards;
 
-    ComputeController(Words words, Bundles bundles) {
+    ComputeController(Words words, Bundles bundles, Cards cards) {
+        this.cards = cards;
         this.words = words;
         this.bundles = bundles;
     }
@@ -82,6 +85,16 @@ class ComputeController {
     @RequestMapping("/api/v1/compute/kit")
     ResponseEntity<String> kit(HttpServletRequest request) throws IOException {
         return answer(KitAnswer.of(body(request), words, METRIC));
+    }
+
+    @RequestMapping("/api/v1/compute/torque")
+    ResponseEntity<String> torque(HttpServletRequest request) throws IOException {
+        return answer(TorqueAnswer.of(body(request)));
+    }
+
+    @RequestMapping("/api/v1/compute/workcard")
+    ResponseEntity<String> workcard(HttpServletRequest request) throws IOException {
+        return answer(CardAnswer.of(body(request), cards.shipped()));
     }
 
     private String refusal(TyreParse.Refused refused) {

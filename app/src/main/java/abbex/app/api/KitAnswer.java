@@ -238,7 +238,7 @@ final class KitAnswer {
         return of.number(name, least, most).map(BigDecimal::doubleValue).orElse(usual);
     }
 
-    private static <E extends Enum<E>> E choice(Fields of, String name, E[] all, E usual) {
+    static <E extends Enum<E>> E choice(Fields of, String name, E[] all, E usual) {
         Optional<String> text = of.text(name);
         return text.isEmpty()
                 ? usual

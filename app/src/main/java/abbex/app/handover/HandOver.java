@@ -16,6 +16,7 @@ import abbex.app.people.Withdrawals;
 import abbex.app.plan.PlannedText;
 import abbex.app.prove.Clearances;
 import abbex.app.verdict.JobVerdicts;
+import abbex.app.workcard.TorqueLog;
 import abbex.core.heights.Stage;
 import abbex.core.verdict.Found;
 import abbex.core.verdict.JobVerdict.Answer;
@@ -47,6 +48,7 @@ public class HandOver {
     private final Clearances clearances;
     private final Stances stances;
     private final PlannedText planned;
+    private final TorqueLog torques;
     private final KitPlans plans;
     private final Words words;
     private final SpringTemplateEngine templates;
@@ -62,6 +64,7 @@ public class HandOver {
             Clearances clearances,
             Stances stances,
             PlannedText planned,
+            TorqueLog torques,
             KitPlans plans,
             Words words,
             SpringTemplateEngine templates,
@@ -74,6 +77,7 @@ public class HandOver {
         this.clearances = clearances;
         this.stances = stances;
         this.planned = planned;
+        this.torques = torques;
         this.plans = plans;
         this.audit = audit;
         this.jobs = jobs;
@@ -101,6 +105,7 @@ public class HandOver {
                         verdicts.of(job),
                         answers,
                         planned.of(job, all.judge(job).drops(), reader),
+                        torques.of(job, reader),
                         settled(all) ? "" : reader.date(back(job, at, reader.zone()))),
                 reader,
                 words);

@@ -13,6 +13,7 @@ import abbex.app.page.UnitWords;
 import abbex.app.page.Words;
 import abbex.app.plan.PlannedText;
 import abbex.app.prove.Clearances;
+import abbex.app.workcard.CardPage;
 import abbex.core.figure.Figure;
 import abbex.core.figure.Place;
 import abbex.core.heights.Assessment;
@@ -50,6 +51,7 @@ import org.jspecify.annotations.Nullable;
  * @param side the vehicle before and now; null where that is not known
  * @param verdict the judgement of the whole stay
  * @param planned what the plan said beside what was measured
+ * @param torques every fastener with its figure, its source and what it was tightened to
  * @param back the day of the return; empty once it was measured settled
  * @param complete true when there is something to hand over
  */
@@ -76,6 +78,7 @@ public record SheetView(
         List<Words.Said> says,
         SheetVerdict verdict,
         PlannedText.Both planned,
+        List<CardPage.LogRow> torques,
         String back,
         boolean complete) {
 
@@ -95,6 +98,7 @@ public record SheetView(
             JobVerdict verdict,
             Map<String, Handovers.Given> answers,
             PlannedText.Both planned,
+            List<CardPage.LogRow> torques,
             String back) {}
 
     /** A sheet's stage, time and state. */
@@ -152,6 +156,7 @@ public record SheetView(
                         reader),
                 SheetVerdict.of(parts.verdict(), parts.answers(), reader, words),
                 parts.planned(),
+                parts.torques(),
                 parts.back(),
                 !drops.points().isEmpty()
                         || drops.corners().values().stream()

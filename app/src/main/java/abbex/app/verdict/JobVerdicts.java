@@ -14,6 +14,7 @@ import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.app.prove.Clearances;
 import abbex.app.store.Reads;
+import abbex.app.workcard.Cards;
 import abbex.core.figure.Finding;
 import abbex.core.verdict.Found;
 import abbex.core.verdict.JobVerdict;
@@ -33,6 +34,7 @@ public class JobVerdicts implements JobMarks {
     private final Jobs jobs;
     private final Sheets sheets;
     private final KitPlans plans;
+    private final Cards cards;
     private final Fitments fitments;
     private final Clearances clearances;
     private final Stances stances;
@@ -43,6 +45,7 @@ public class JobVerdicts implements JobMarks {
             Jobs jobs,
             Sheets sheets,
             KitPlans plans,
+            Cards cards,
             Fitments fitments,
             Clearances clearances,
             Stances stances,
@@ -51,6 +54,7 @@ public class JobVerdicts implements JobMarks {
         this.jobs = jobs;
         this.sheets = sheets;
         this.plans = plans;
+        this.cards = cards;
         this.fitments = fitments;
         this.clearances = clearances;
         this.stances = stances;
@@ -71,6 +75,7 @@ public class JobVerdicts implements JobMarks {
             add(found, Station.HEIGHTS, all.judge(job).drops().findings());
         }
         add(found, Station.PLAN, plans.findings(job));
+        cards.begun(job).ifPresent(state -> add(found, Station.FIT, state.findings()));
         add(found, Station.WHEELS, fitments.findings(job));
         add(found, Station.CLEARANCE, clearances.findings(job));
         add(found, Station.GROUND, stances.findings(job));
@@ -119,6 +124,7 @@ public class JobVerdicts implements JobMarks {
         if (plans.of(job).plan().ends().stream().anyMatch(Optional::isPresent)) {
             filled.put("plan", verdict.worst(Station.PLAN).isPresent() ? "begun" : "done");
         }
+        cards.begun(job).ifPresent(state -> filled.put("fit", state.finished() ? "done" : "begun"));
         if (job.where().place() == Job.Place.OUT || job.where().place() == Job.Place.GONE) {
             filled.put("handover", "done");
         }
@@ -130,6 +136,7 @@ public class JobVerdicts implements JobMarks {
         return switch (station) {
             case HEIGHTS -> "measure";
             case PLAN -> "plan";
+            case FIT -> "fit";
             case WHEELS -> "fitment";
             case CLEARANCE -> "prove";
             case GROUND -> "ground";

@@ -4,6 +4,7 @@ package abbex.core.verdict;
 public enum Station {
     HEIGHTS,
     PLAN,
+    FIT,
     WHEELS,
     CLEARANCE,
     GROUND

@@ -1,9 +1,11 @@
 package abbex.core.workcard;
 
+import abbex.core.figure.Finding;
 import abbex.core.figure.Place;
 import abbex.core.torque.Tightening;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
+import abbex.core.vehicle.Whole;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -215,6 +217,35 @@ public final class CardState {
     /** A step that was ticked and whose fastener a better source has opened since. */
     public boolean reopened(CardStep step) {
         return done(step.key()) && !loose(step).isEmpty();
+    }
+
+    /** What has to be looked at, and what is open. */
+    public List<CardFinding> findings() {
+        List<CardFinding> findings = new ArrayList<>();
+        for (CardStep step : card.steps()) {
+            for (Step.Fastener fastener : step.step().fasteners()) {
+                Tightening is = tightening(step.fastener(fastener));
+                switch (is.state()) {
+                    case REOPENED -> findings.add(new CardFinding.TightenAgain(step.place(), fastener.name()));
+                    case OFF -> findings.add(new CardFinding.TorqueOff(step.place(), fastener.name()));
+                    case DONE ->
+                        is.spec()
+                                .filter(spec -> !spec.source().verified())
+                                .ifPresent(spec ->
+                                        findings.add(new CardFinding.Unverified(step.place(), fastener.name())));
+                    default -> {}
+                }
+            }
+            otherwise(step.key())
+                    .ifPresent(o -> findings.add(new CardFinding.DoneOtherwise(
+                            step.place(), step.step().title(), o.reason(), o.limit())));
+        }
+        if (!finished()) {
+            findings.add(new CardFinding.CardOpen(
+                    Whole.VEHICLE, new CardFinding.Steps(card.steps().size() - settled())));
+        }
+        findings.sort(Finding.WORST_FIRST);
+        return List.copyOf(findings);
     }
 
     /** The step to go on with: the first that is not settled; empty at the end of the card. */

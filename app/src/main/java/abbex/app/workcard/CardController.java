@@ -1,0 +1,108 @@
+package abbex.app.workcard;
+
+import abbex.app.arrive.Job;
+import abbex.app.arrive.Jobs;
+import abbex.app.form.Form;
+import abbex.app.page.JobHeads;
+import abbex.app.page.Me;
+import abbex.app.page.NotHere;
+import abbex.app.page.Reader;
+import abbex.app.page.Words;
+import abbex.app.people.Person;
+import abbex.core.workcard.CardStep;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.UUID;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
+
+/** The card: whole for who answers for it, and a step at a time for who has it in hand. */
+@Controller
+class CardController {
+    private final Jobs jobs;
+    private final JobHeads heads;
+    private final Cards cards;
+    private final CardViews views;
+    private final CardNotes notes;
+    private final Words words;
+
+    CardController(Jobs jobs, JobHeads heads, Cards cards, CardViews views, CardNotes notes, Words words) {
+        this.jobs = jobs;
+        this.heads = heads;
+        this.cards = cards;
+        this.views = views;
+        this.notes = notes;
+        this.words = words;
+    }
+
+    private Job job(Person me, UUID id) {
+        return jobs.find(me.shop(), id).orElseThrow(NotHere::new);
+    }
+
+    @GetMapping("/jobs/{id}/fit")
+    ModelAndView whole(@Me Person me, @PathVariable UUID id) {
+        return whole(me, job(me, id), Form.blank(me, words));
+    }
+
+    private ModelAndView whole(Person me, Job job, Form form) {
+        ModelAndView page = form.on(new ModelAndView("fit"));
+        page.addObject("head", heads.head(me.shop(), job.id(), "fit", Reader.of(me)));
+        page.addObject("view", views.whole(job, Reader.of(me)));
+        page.addObject("client", UUID.randomUUID().toString());
+        return page;
+    }
+
+    @PostMapping("/jobs/{id}/fit")
+    String begin(@Me Person me, @PathVariable UUID id, @RequestParam Map<String, String> parameters) {
+        Job job = job(me, id);
+        Set<String> facts = new TreeSet<>();
+        Cards.FACTS.stream().filter(fact -> "yes".equals(parameters.get(fact))).forEach(facts::add);
+        cards.begin(me, job, facts);
+        return cards.of(job)
+                .state()
+                .next()
+                .map(step -> "redirect:/jobs/" + id + "/fit/" + step.key())
+                .orElse("redirect:/jobs/" + id + "/fit");
+    }
+
+    @GetMapping("/jobs/{id}/fit/{step}")
+    ModelAndView bay(@Me Person me, @PathVariable UUID id, @PathVariable String step) {
+        return bay(me, job(me, id), step, Form.blank(me, words));
+    }
+
+    private ModelAndView bay(Person me, Job job, String key, Form form) {
+        CardStep step = cards.of(job).card().find(key).orElseThrow(NotHere::new);
+        ModelAndView page = form.on(new ModelAndView("bay"));
+        page.addObject("head", heads.head(me.shop(), job.id(), "fit", Reader.of(me)));
+        page.addObject("view", views.bay(job, step, Reader.of(me)));
+        return page;
+    }
+
+    /** Something is written down of a step. Done, the card goes on to what comes next. */
+    @PostMapping("/jobs/{id}/fit/{step}")
+    ModelAndView write(
+            @Me Person me,
+            @PathVariable UUID id,
+            @PathVariable String step,
+            @RequestParam Map<String, String> parameters) {
+        Job job = job(me, id);
+        CardStep at = cards.of(job).card().find(step).orElseThrow(NotHere::new);
+        if (!cards.of(job).begun()) {
+            cards.begin(me, job, Set.of("lift"));
+        }
+        Form form = new Form(me, words, parameters);
+        notes.take(me, job, at, form);
+        if (!form.fits()) {
+            return bay(me, job, step, form);
+        }
+        boolean on = form.text("what").equals(Cards.What.TICKED.name())
+                || form.text("what").equals(Cards.What.OTHERWISE.name());
+        String to = on ? cards.of(job).state().next().map(s -> "/" + s.key()).orElse("") : "/" + step;
+        return new ModelAndView("redirect:/jobs/" + id + "/fit" + to);
+    }
+}

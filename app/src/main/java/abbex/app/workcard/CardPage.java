@@ -1,0 +1,131 @@
+package abbex.app.workcard;
+
+import abbex.app.drawing.CardLine;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/** The texts of a card's pages, each ready for a page. */
+public final class CardPage {
+    private CardPage() {}
+
+    /**
+     * A step in the list of all.
+     *
+     * @param mark done, otherwise, look for one that has to be done again, now for the one in hand, or empty
+     * @param note how it was done otherwise, with its limit
+     */
+    public record Row(
+            int number,
+            String key,
+            String title,
+            String place,
+            String minutes,
+            boolean two,
+            String mark,
+            String note) {}
+
+    /** Steps of one footing. */
+    public record Block(String footing, List<Row> rows) {}
+
+    /** A part that lies somewhere. */
+    public record PartRow(String key, String name, String fate, boolean open, String reason) {}
+
+    /** A line of the torque log. */
+    public record LogRow(
+            String name, String place, String spec, String source, String reading, String mark, String word) {}
+
+    /** Something found while it was open. */
+    public record FoundRow(String text, String price, String answer) {}
+
+    /**
+     * The whole card.
+     *
+     * @param facts what is asked before it begins
+     * @param onLift it stands where a lift is
+     * @param settled steps that nobody has to come back to
+     * @param left how long yet, for one person and for two
+     * @param next the step in hand; empty at the end
+     */
+    public record Whole(
+            boolean begun,
+            List<String> facts,
+            boolean onLift,
+            boolean changed,
+            boolean finished,
+            int settled,
+            int all,
+            String left,
+            String leftTwo,
+            int lifts,
+            CardLine line,
+            List<Block> blocks,
+            List<PartRow> parts,
+            List<LogRow> log,
+            List<FoundRow> found,
+            String next) {}
+
+    /** Something that has to be true. */
+    public record HoldRow(int number, String text, boolean held) {}
+
+    /** Something to write down. */
+    public record CaptureRow(String id, String what, String like, String text, boolean clock) {}
+
+    /**
+     * A fastener.
+     *
+     * @param spec what it is tightened to; empty while nobody said
+     * @param verified false for a figure from a forum
+     * @param state UNKNOWN, OPEN, REOPENED, OFF, UNMARKED or DONE
+     */
+    public record FastenerRow(
+            String key,
+            String specKey,
+            String name,
+            String thread,
+            boolean once,
+            boolean locker,
+            String spec,
+            boolean angle,
+            String source,
+            boolean verified,
+            String reading,
+            String state,
+            String word) {}
+
+    /** What the large button says and does: a form's what and item, or the way to another step. */
+    public record Act(
+            String text, String what, String item, @Nullable String step) {}
+
+    /** A step in hand. */
+    public record Bay(
+            int number,
+            int all,
+            String key,
+            String title,
+            String why,
+            String place,
+            String code,
+            String minutes,
+            boolean two,
+            String left,
+            CardLine line,
+            List<HoldRow> holds,
+            List<String> cautions,
+            List<String> tools,
+            String access,
+            List<CaptureRow> captures,
+            List<FastenerRow> fasteners,
+            List<PartRow> bench,
+            Act act,
+            boolean done,
+            boolean reopened,
+            String otherwise,
+            String limit,
+            String previous,
+            String following,
+            String followingTitle,
+            boolean followingTwo,
+            int onBench,
+            int parts,
+            String client) {}
+}

@@ -1,0 +1,361 @@
+package abbex.app.workcard;
+
+import abbex.app.arrive.Job;
+import abbex.app.drawing.CardLine;
+import abbex.app.page.Numerals;
+import abbex.app.page.Reader;
+import abbex.app.page.Words;
+import abbex.core.torque.Tightening;
+import abbex.core.torque.TorqueSpec;
+import abbex.core.units.TorqueUnit;
+import abbex.core.workcard.BenchPart;
+import abbex.core.workcard.Blocker;
+import abbex.core.workcard.CardEvent;
+import abbex.core.workcard.CardState;
+import abbex.core.workcard.CardStep;
+import abbex.core.workcard.Step;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+
+/** Words and lines for a card. */
+@Component
+class CardViews {
+    private final Cards cards;
+    private final Words words;
+
+    CardViews(Cards cards, Words words) {
+        this.cards = cards;
+        this.words = words;
+    }
+
+    CardPage.Whole whole(Job job, Reader reader) {
+        Cards.Current current = cards.of(job);
+        CardState state = current.state();
+        String next = state.next().map(CardStep::key).orElse("");
+        return new CardPage.Whole(
+                current.begun(),
+                cards.asked(job.vehicle().kind()),
+                job.where().bay().toLowerCase(Locale.ROOT).contains(words.say("fit.bay.lift")),
+                current.changed(),
+                state.finished(),
+                state.settled(),
+                current.card().steps().size(),
+                time(state.minutes(1), reader),
+                time(state.minutes(2), reader),
+                current.card().lifts(),
+                line(current, next),
+                blocks(current, next, reader),
+                parts(state, reader),
+                log(current, reader),
+                found(current),
+                next);
+    }
+
+    private CardLine line(Cards.Current current, String hand) {
+        List<CardStep> steps = current.card().steps();
+        return CardLine.of(
+                steps.stream()
+                        .map(s -> new CardLine.At(
+                                switch (s.step().footing()) {
+                                    case WHEELS -> 0;
+                                    case CARRIED -> 1;
+                                    case HANGING -> 2;
+                                },
+                                s.step().hands() > 1))
+                        .toList(),
+                current.card().number(hand) - 1);
+    }
+
+    private String time(int minutes, Reader reader) {
+        return minutes < 60
+                ? words.say("fit.minutes", reader, "minutes", Integer.toString(minutes))
+                : words.say(
+                        "fit.hours",
+                        reader,
+                        "hours",
+                        Integer.toString(minutes / 60),
+                        "minutes",
+                        Integer.toString(minutes % 60));
+    }
+
+    private String place(CardStep step, Reader reader) {
+        return step.end().isEmpty() ? "" : words.word(step.place(), reader);
+    }
+
+    private List<CardPage.Block> blocks(Cards.Current current, String next, Reader reader) {
+        List<CardPage.Block> blocks = new ArrayList<>();
+        List<CardPage.Row> rows = new ArrayList<>();
+        Step.Footing footing = Step.Footing.WHEELS;
+        int number = 0;
+        for (CardStep step : current.card().steps()) {
+            if (step.step().footing() != footing && !rows.isEmpty()) {
+                blocks.add(new CardPage.Block(words.say("footing." + footing), List.copyOf(rows)));
+                rows.clear();
+            }
+            footing = step.step().footing();
+            number++;
+            rows.add(row(current.state(), step, number, next, reader));
+        }
+        if (!rows.isEmpty()) {
+            blocks.add(new CardPage.Block(words.say("footing." + footing), List.copyOf(rows)));
+        }
+        return blocks;
+    }
+
+    private CardPage.Row row(CardState state, CardStep step, int number, String next, Reader reader) {
+        Optional<CardEvent.Otherwise> otherwise = state.otherwise(step.key());
+        String mark = state.reopened(step)
+                ? "look"
+                : state.done(step.key())
+                        ? "clear"
+                        : otherwise.isPresent() ? "otherwise" : step.key().equals(next) ? "now" : "";
+        return new CardPage.Row(
+                number,
+                step.key(),
+                step.step().title(),
+                place(step, reader),
+                words.say(
+                        "fit.minutes",
+                        reader,
+                        "minutes",
+                        Integer.toString(step.step().minutes())),
+                step.step().hands() > 1,
+                mark,
+                otherwise
+                        .map(o -> o.limit().isEmpty()
+                                ? o.reason()
+                                : words.say("fit.limited", reader, "reason", o.reason(), "limit", o.limit()))
+                        .orElse(""));
+    }
+
+    private String part(BenchPart part, Reader reader) {
+        return Words.capital(words.say(
+                part.supplied() ? "part.new" : "part.old",
+                reader,
+                "part",
+                words.say("part." + part.kind()),
+                "place",
+                part.place()));
+    }
+
+    private List<CardPage.PartRow> parts(CardState state, Reader reader) {
+        return state.parts().stream()
+                .filter(part -> !part.kind().equals("wheel"))
+                .map(part -> row(state, part, reader))
+                .toList();
+    }
+
+    private CardPage.PartRow row(CardState state, BenchPart part, Reader reader) {
+        return new CardPage.PartRow(
+                part.key(),
+                part(part, reader),
+                words.say("fate." + part.fate()),
+                part.fate() == BenchPart.Fate.ON_BENCH,
+                state.reason(part.key()));
+    }
+
+    private List<CardPage.LogRow> log(Cards.Current current, Reader reader) {
+        List<CardPage.LogRow> log = new ArrayList<>();
+        for (CardStep step : current.card().steps()) {
+            for (Step.Fastener fastener : step.step().fasteners()) {
+                Tightening is = current.state().tightening(step.fastener(fastener));
+                if (is.spec().isPresent() || is.reading().isPresent()) {
+                    log.add(new CardPage.LogRow(
+                            fastener.name(),
+                            place(step, reader),
+                            spec(current, step, fastener, is),
+                            is.spec().map(this::source).orElse(""),
+                            is.reading()
+                                    .map(r -> torque(r.newtonMetres(), reader))
+                                    .orElse(""),
+                            mark(is.state()),
+                            words.say("tight." + is.state())));
+                }
+            }
+        }
+        return log;
+    }
+
+    private static String mark(Tightening.State state) {
+        return switch (state) {
+            case DONE -> "clear";
+            case REOPENED, OFF -> "look";
+            default -> "open";
+        };
+    }
+
+    private static String torque(double newtonMetres, Reader reader) {
+        TorqueUnit unit = reader.unit().metric() ? TorqueUnit.NEWTON_METRE : TorqueUnit.POUND_FOOT;
+        return String.format(Locale.ROOT, "%.0f %s", unit.fromNewtonMetres(newtonMetres), unit.symbol());
+    }
+
+    private String source(TorqueSpec spec) {
+        String from = words.say("source." + spec.source());
+        return spec.reference().isEmpty() ? from : from + " " + spec.reference();
+    }
+
+    /** As it was said, unit and all; what it comes to in the reader's unit stands beside it. */
+    private static String spec(Cards.Current current, CardStep step, Step.Fastener fastener, Tightening is) {
+        return is.spec()
+                .flatMap(spec -> current.specs().getOrDefault(Cards.specKey(step, fastener), List.of()).stream()
+                        .filter(said -> said.spec().equals(spec))
+                        .reduce((one, other) -> other))
+                .map(Specs.Said::raw)
+                .orElse("");
+    }
+
+    private static List<CardPage.FoundRow> found(Cards.Current current) {
+        return current.entries().stream()
+                .filter(e -> e.what() == Cards.What.FOUND)
+                .map(e -> new CardPage.FoundRow(e.text(), e.more(), e.item()))
+                .toList();
+    }
+
+    CardPage.Bay bay(Job job, CardStep step, Reader reader) {
+        Cards.Current current = cards.of(job);
+        CardState state = current.state();
+        List<CardStep> steps = current.card().steps();
+        int number = current.card().number(step.key());
+        List<Blocker> blockers = state.blockers(step);
+        Optional<CardStep> following = number < steps.size() ? Optional.of(steps.get(number)) : Optional.empty();
+        List<CardPage.HoldRow> holds = new ArrayList<>();
+        for (int i = 0; i < step.step().holds().size(); i++) {
+            holds.add(new CardPage.HoldRow(i, step.step().holds().get(i), state.held(step.key(), i)));
+        }
+        List<CardPage.PartRow> parts = parts(state, reader);
+        return new CardPage.Bay(
+                number,
+                steps.size(),
+                step.key(),
+                step.step().title(),
+                step.step().why(),
+                place(step, reader),
+                step.end().isEmpty() ? "" : step.place().code(),
+                words.say(
+                        "fit.minutes",
+                        reader,
+                        "minutes",
+                        Integer.toString(step.step().minutes())),
+                step.step().hands() > 1,
+                time(state.minutes(1), reader),
+                line(current, step.key()),
+                holds,
+                step.step().cautions(),
+                step.step().tools(),
+                access(step, reader),
+                step.step().captures().stream()
+                        .map(c -> new CardPage.CaptureRow(
+                                c.id(),
+                                c.what(),
+                                words.say("capture.like." + c.kind()),
+                                state.captured(step.key(), c.id()),
+                                c.kind() == Step.Capture.Kind.CLOCK))
+                        .toList(),
+                step.step().fasteners().stream()
+                        .map(f -> fastener(current, step, f, reader))
+                        .toList(),
+                blockers.stream()
+                        .filter(Blocker.OnBench.class::isInstance)
+                        .map(b -> row(state, ((Blocker.OnBench) b).part(), reader))
+                        .toList(),
+                act(current, step, blockers, reader),
+                state.done(step.key()),
+                state.reopened(step),
+                state.otherwise(step.key()).map(CardEvent.Otherwise::reason).orElse(""),
+                state.otherwise(step.key()).map(CardEvent.Otherwise::limit).orElse(""),
+                number > 1 ? steps.get(number - 2).key() : "",
+                following.map(CardStep::key).orElse(""),
+                following.map(s -> title(s, reader)).orElse(""),
+                following.filter(s -> s.step().hands() > 1).isPresent(),
+                (int) parts.stream().filter(CardPage.PartRow::open).count(),
+                parts.size(),
+                UUID.randomUUID().toString());
+    }
+
+    private String title(CardStep step, Reader reader) {
+        String place = place(step, reader);
+        return place.isEmpty() ? step.step().title() : step.step().title() + ", " + place;
+    }
+
+    private String access(CardStep step, Reader reader) {
+        Step.Access access = step.step().access();
+        return access.what().isEmpty()
+                ? ""
+                : words.say(
+                        "fit.access",
+                        reader,
+                        "what",
+                        access.what(),
+                        "clips",
+                        Integer.toString(access.clips()),
+                        "screws",
+                        Integer.toString(access.screws()));
+    }
+
+    private CardPage.FastenerRow fastener(Cards.Current current, CardStep step, Step.Fastener f, Reader reader) {
+        String key = step.fastener(f);
+        Tightening is = current.state().tightening(key);
+        return new CardPage.FastenerRow(
+                key,
+                Cards.specKey(step, f),
+                f.name(),
+                f.thread(),
+                f.once(),
+                f.locker(),
+                spec(current, step, f, is),
+                is.spec().filter(s -> s.angle() > 0).isPresent(),
+                is.spec().map(this::source).orElse(""),
+                is.spec().filter(s -> s.source().verified()).isPresent(),
+                is.reading()
+                        .map(r -> Numerals.html(torque(r.newtonMetres(), reader)))
+                        .orElse(""),
+                is.state().name(),
+                words.say("tight." + is.state()));
+    }
+
+    /** The first thing that keeps it from being ticked is what the large button is about. */
+    private CardPage.Act act(Cards.Current current, CardStep step, List<Blocker> blockers, Reader reader) {
+        if (blockers.isEmpty()) {
+            return current.state().done(step.key())
+                    ? new CardPage.Act(
+                            words.say("fit.go"),
+                            "",
+                            "",
+                            current.state().next().map(CardStep::key).orElse(""))
+                    : new CardPage.Act(words.say("fit.done"), Cards.What.TICKED.name(), "", null);
+        }
+        Blocker first = blockers.get(0);
+        if (first instanceof Blocker.Before before) {
+            return new CardPage.Act(
+                    words.say(
+                            "fit.first",
+                            reader,
+                            "number",
+                            Integer.toString(current.card().number(before.step().key())),
+                            "title",
+                            title(before.step(), reader)),
+                    "",
+                    "",
+                    before.step().key());
+        }
+        if (first instanceof Blocker.Hold hold) {
+            return new CardPage.Act(
+                    words.say("fit.hold", reader, "hold", hold.text()),
+                    Cards.What.HELD.name(),
+                    Integer.toString(hold.number()),
+                    null);
+        }
+        if (first instanceof Blocker.Loose loose && loose.state() == Tightening.State.UNMARKED) {
+            return new CardPage.Act(
+                    words.say("fit.mark", reader, "name", loose.fastener().name()),
+                    Cards.What.MARKED.name(),
+                    loose.key(),
+                    null);
+        }
+        return new CardPage.Act(words.say("fit.open"), "", "", null);
+    }
+}

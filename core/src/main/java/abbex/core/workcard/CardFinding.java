@@ -1,0 +1,25 @@
+package abbex.core.workcard;
+
+import abbex.core.figure.Finding;
+import abbex.core.figure.Place;
+
+/** What a card says of the stay. The order is that in which findings of one severity are shown. */
+public sealed interface CardFinding extends Finding {
+    /** It was tight by a figure that a better one has replaced. */
+    record TightenAgain(Place place, String fastener) implements CardFinding, Look {}
+
+    /** It was read outside its range. */
+    record TorqueOff(Place place, String fastener) implements CardFinding, Look {}
+
+    /** Done another way than the card says, or put off: until somebody closes it. */
+    record DoneOtherwise(Place place, String step, String reason, String limit) implements CardFinding, Look {}
+
+    /** Tight by a figure that nobody has verified. */
+    record Unverified(Place place, String fastener) implements CardFinding, Note {}
+
+    /** Steps, fasteners or parts are open. */
+    record CardOpen(Place place, Steps steps) implements CardFinding, Note, Open {}
+
+    /** So many steps. */
+    record Steps(int count) {}
+}
