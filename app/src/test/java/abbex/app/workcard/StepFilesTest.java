@@ -126,8 +126,12 @@ class StepFilesTest {
         }
 
         private void tighten(String key) {
-            said(key, 80 + random.nextInt(3), TorqueSpec.Source.PART_SHEET);
-            events.add(new CardEvent.Fastened(key, new Tightening.Event.Tightened(new Torque(80), false)));
+            if (state().tightening(key).spec().isEmpty()) {
+                said(key, 80, TorqueSpec.Source.PART_SHEET);
+            }
+            Torque wanted = state().tightening(key).spec().orElseThrow().least();
+            Torque read = careful || random.nextInt(9) > 0 ? wanted : new Torque(1.3 * wanted.newtonMetres());
+            events.add(new CardEvent.Fastened(key, new Tightening.Event.Tightened(read, false)));
             if (careful || random.nextInt(6) > 0) {
                 events.add(new CardEvent.Fastened(key, new Tightening.Event.Marked()));
             }
