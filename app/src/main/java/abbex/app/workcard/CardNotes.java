@@ -6,6 +6,8 @@ import abbex.app.people.Person;
 import abbex.core.torque.Plausible;
 import abbex.core.torque.ScrewThread;
 import abbex.core.torque.TorqueSpec;
+import abbex.core.units.Length;
+import abbex.core.units.TapeText;
 import abbex.core.units.Torque;
 import abbex.core.units.TorqueText;
 import abbex.core.units.TorqueUnit;
@@ -25,6 +27,9 @@ import org.springframework.stereotype.Component;
 @Component
 class CardNotes {
     private static final int LONG = 300;
+
+    /** Nothing on a vehicle that shows is longer (ours). */
+    private static final Length LONGEST = Length.ofMm(1000);
 
     private final Cards cards;
     private final Specs specs;
@@ -114,14 +119,21 @@ class CardNotes {
             form.problem("what", "problem.choice.unknown", "read", item);
             return Optional.empty();
         }
+        Optional<String> text = captured(capture.get().kind(), field, form);
+        return text.map(t -> new Cards.Note(Cards.What.CAPTURED, step.key(), item, t, "", 0));
+    }
+
+    private static Optional<String> captured(Step.Capture.Kind kind, String field, Form form) {
+        if (kind == Step.Capture.Kind.LENGTH) {
+            return form.needed(field, TapeText.Allowed.ZERO_OR_MORE, LONGEST).map(form::raw);
+        }
         String text = form.line(field, LONG);
-        boolean clock = capture.get().kind() == Step.Capture.Kind.CLOCK;
         if (text.isEmpty()) {
             form.problem(field, "problem.fit.empty");
-        } else if (clock && !text.matches("(1[0-2]|[1-9])([.]5)?")) {
+        } else if (kind == Step.Capture.Kind.CLOCK && !text.matches("(1[0-2]|[1-9])([.]5)?")) {
             form.problem(field, "problem.fit.clock", "read", text);
         }
-        return Optional.of(new Cards.Note(Cards.What.CAPTURED, step.key(), item, text, "", 0));
+        return form.fits() ? Optional.of(text) : Optional.empty();
     }
 
     private Optional<Cards.Note> placed(Job job, CardStep step, String item, Form form) {
@@ -191,9 +203,9 @@ class CardNotes {
     }
 
     private static Optional<Cards.Note> found(CardStep step, Form form) {
-        String text = form.line("found", LONG);
+        String text = form.line("seen", LONG);
         if (text.isEmpty()) {
-            form.problem("found", "problem.fit.empty");
+            form.problem("seen", "problem.fit.empty");
         }
         String answer = form.text("answer").matches("YES|NO|LATER") ? form.text("answer") : "";
         return Optional.of(new Cards.Note(Cards.What.FOUND, step.key(), answer, text, form.line("price", 40), 0));

@@ -71,7 +71,7 @@ class DoorsTest {
                         .replace("{sheetId}", Jobs.sheet(theirs))
                         .replace("{code}", "P1")
                         .replaceAll(
-                                "\\{(set|probe|remedy|drive|mark|item)}",
+                                "\\{(set|probe|remedy|drive|mark|item|step)}",
                                 UUID.randomUUID().toString());
                 assertEquals(404, answer(orla, door, path), door + " " + job);
             }
@@ -81,7 +81,7 @@ class DoorsTest {
                         .replace("{sheetId}", Jobs.sheet(theirs))
                         .replace("{code}", "P1")
                         .replaceAll(
-                                "\\{(set|probe|remedy|drive|mark|item)}",
+                                "\\{(set|probe|remedy|drive|mark|item|step)}",
                                 UUID.randomUUID().toString());
                 assertEquals(404, answer(orla, door, path), door + " with another shop's sheet");
             }
@@ -238,6 +238,8 @@ class DoorsTest {
             "/jobs/{id}/plan/at",
             "/jobs/{id}/plan/kits",
             "/jobs/{id}/plan/choose",
+            "/jobs/{id}/fit",
+            "/jobs/{id}/fit/{step}",
             "/jobs/{id}/ground",
             "/jobs/{id}/ground/at",
             "/jobs/{id}/ground/drawn",

@@ -217,6 +217,7 @@ class DrawnRequestsTest {
                 ids.put(item, List.of(UUID.randomUUID().toString()));
             }
             ids.put("code", List.of("P1", "P2"));
+            ids.put("step", List.of("chock@vehicle", "wheel-off@LF", "hose-on@LF", "mc-road@vehicle"));
             ids.put("key", List.of(UUID.randomUUID().toString()));
             return new Grounds(ids, lead);
         }
