@@ -6,11 +6,12 @@ import { keepPages } from './kept.mjs';
 import { keys } from './keys.mjs';
 import { person } from './page.mjs';
 import { requests } from './requests.mjs';
-import { showWrong } from './wrong.mjs';
+import { measureFiles, showWrong } from './wrong.mjs';
 
 requests();
 keepForms();
 showWrong();
+measureFiles();
 choices();
 keys();
 find();

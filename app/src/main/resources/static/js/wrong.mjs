@@ -31,3 +31,14 @@ export function showWrong() {
   for (let fold = wrong.closest('details'); fold; fold = fold.parentElement.closest('details')) fold.open = true;
   wrong.focus();
 }
+
+// A file that is too large says so where it is chosen, before anything is sent.
+export function measureFiles() {
+  for (const file of document.querySelectorAll('input[type=file][data-most]')) {
+    file.addEventListener('change', () => {
+      const large = file.files[0]?.size > Number(file.dataset.most);
+      file.setCustomValidity(large ? file.dataset.large : '');
+      file.reportValidity();
+    });
+  }
+}

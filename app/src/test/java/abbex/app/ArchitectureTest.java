@@ -88,6 +88,7 @@ class ArchitectureTest {
                     "measure",
                     "people",
                     "prove",
+                    "workcard",
                     "rules",
                     "store"));
 
@@ -193,6 +194,7 @@ class ArchitectureTest {
             Map.entry("card", "workcard"),
             Map.entry("card_entry", "workcard"),
             Map.entry("torque_spec", "workcard"),
+            Map.entry("card_photo", "workcard"),
             Map.entry("handed_over", "handover"),
             Map.entry("hand_over_answer", "handover"),
             Map.entry("sheet_printed", "handover"),

@@ -131,6 +131,14 @@ final class DemoJob {
     }
 
     /** A kit by its figures, fields and texts apart by semicolons; the first is the one that the stay was received with. */
+    /** Steps of its card that are done; none where nobody began it. */
+    int carded;
+
+    DemoJob carded(int steps) {
+        carded = steps;
+        return this;
+    }
+
     DemoJob fits(String kitName, String fields) {
         Map<String, String> told = new LinkedHashMap<>();
         told.put("NAME", kitName);

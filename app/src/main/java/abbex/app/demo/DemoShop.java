@@ -23,6 +23,7 @@ import abbex.app.rules.Rules;
 import abbex.app.rules.Typed;
 import abbex.app.store.FirstShop;
 import abbex.app.store.Ids;
+import abbex.app.workcard.WorkedCard;
 import abbex.core.clearance.GapReading;
 import abbex.core.figure.Place;
 import abbex.core.heights.Advertised;
@@ -48,6 +49,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -68,6 +70,7 @@ class DemoShop implements FirstShop {
     private final RoadTests roads;
     private final LowPoints lows;
     private final Kits kits;
+    private final WorkedCard worked;
     private final RideHeights heights;
     private final HandOver handOver;
     private final Clock clock;
@@ -83,6 +86,7 @@ class DemoShop implements FirstShop {
             RoadTests roads,
             LowPoints lows,
             Kits kits,
+            WorkedCard worked,
             RideHeights heights,
             Rules rules,
             HandOver handOver,
@@ -93,6 +97,7 @@ class DemoShop implements FirstShop {
         this.roads = roads;
         this.lows = lows;
         this.kits = kits;
+        this.worked = worked;
         this.heights = heights;
         this.rules = rules;
         this.people = people;
@@ -245,6 +250,9 @@ class DemoShop implements FirstShop {
             UUID saved = kits.tell(by, job, id, standing.values().with(KitText.read(told)), Optional.empty())
                     .orElseThrow();
             first = first == null ? saved : first;
+        }
+        if (story.carded > 0) {
+            worked.begin(by, job, Set.of("lift"), story.carded);
         }
         if (story.kits.size() > 1) {
             kits.choose(by, job, Objects.requireNonNull(first), "sits right for the track days, dampers included");

@@ -191,7 +191,8 @@ final class DemoStories {
                         FRONT_OLD_RATE = 30 N/mm; FRONT_OLD_FREE = 316 mm; FRONT_NEW_RATE = 22 N/mm;
                         FRONT_NEW_FREE = 330 mm; FRONT_ROD = 105 mm; FRONT_OLD_STOP = 55 mm;
                         FRONT_OLD_RINGS = 4
-                        """);
+                        """)
+                .carded(18);
     }
 
     private static DemoJob motorcycle() {

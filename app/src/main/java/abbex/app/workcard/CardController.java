@@ -10,15 +10,20 @@ import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.app.people.Person;
 import abbex.core.workcard.CardStep;
+import java.io.IOException;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.ModelAndView;
 
 /** The card: whole for who answers for it, and a step at a time for who has it in hand. */
@@ -29,9 +34,12 @@ class CardController {
     private final Cards cards;
     private final CardViews views;
     private final CardNotes notes;
+    private final Photos photos;
     private final Words words;
 
-    CardController(Jobs jobs, JobHeads heads, Cards cards, CardViews views, CardNotes notes, Words words) {
+    CardController(
+            Jobs jobs, JobHeads heads, Cards cards, CardViews views, CardNotes notes, Photos photos, Words words) {
+        this.photos = photos;
         this.jobs = jobs;
         this.heads = heads;
         this.cards = cards;
@@ -83,6 +91,47 @@ class CardController {
         return page;
     }
 
+    /** Who writes on a card that nobody began begins it. */
+    private void begun(Person me, Job job) {
+        if (!cards.of(job).begun()) {
+            cards.begin(me, job, Set.of("lift"));
+        }
+    }
+
+    /** A photo of a step; what is none is told where it was chosen. */
+    @PostMapping("/jobs/{id}/fit/{step}/photo")
+    ModelAndView photo(
+            @Me Person me,
+            @PathVariable UUID id,
+            @PathVariable String step,
+            @RequestParam Map<String, String> parameters,
+            @RequestParam(required = false) @Nullable MultipartFile photo)
+            throws IOException {
+        Job job = job(me, id);
+        CardStep at = cards.of(job).card().find(step).orElseThrow(NotHere::new);
+        Form form = new Form(me, words, parameters);
+        Photos.Read read = photo == null ? new Photos.Read.None() : Photos.read(photo.getBytes());
+        String field = "capture-" + form.text("item");
+        if (read instanceof Photos.Read.Heic) {
+            form.problem(field, "problem.fit.heic");
+        } else if (!(read instanceof Photos.Read.Taken)) {
+            form.problem(field, "problem.fit.photo");
+        }
+        if (form.fits() && read instanceof Photos.Read.Taken taken) {
+            begun(me, job);
+            notes.photo(me, job, at, form, taken.jpeg());
+        }
+        return form.fits() ? new ModelAndView("redirect:/jobs/" + id + "/fit/" + step) : bay(me, job, step, form);
+    }
+
+    @GetMapping("/jobs/{id}/photos/{item}")
+    ResponseEntity<byte[]> photo(@Me Person me, @PathVariable UUID id, @PathVariable UUID item) {
+        return ResponseEntity.ok()
+                .contentType(MediaType.IMAGE_JPEG)
+                .header("X-Content-Type-Options", "nosniff")
+                .body(photos.find(me.shop(), job(me, id).id(), item).orElseThrow(NotHere::new));
+    }
+
     /** Something is written down of a step. Done, the card goes on to what comes next. */
     @PostMapping("/jobs/{id}/fit/{step}")
     ModelAndView write(
@@ -92,9 +141,7 @@ class CardController {
             @RequestParam Map<String, String> parameters) {
         Job job = job(me, id);
         CardStep at = cards.of(job).card().find(step).orElseThrow(NotHere::new);
-        if (!cards.of(job).begun()) {
-            cards.begin(me, job, Set.of("lift"));
-        }
+        begun(me, job);
         Form form = new Form(me, words, parameters);
         notes.take(me, job, at, form);
         if (!form.fits()) {

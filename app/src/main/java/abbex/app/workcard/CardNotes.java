@@ -33,8 +33,10 @@ class CardNotes {
 
     private final Cards cards;
     private final Specs specs;
+    private final Photos photos;
 
-    CardNotes(Cards cards, Specs specs) {
+    CardNotes(Cards cards, Specs specs, Photos photos) {
+        this.photos = photos;
         this.cards = cards;
         this.specs = specs;
     }
@@ -134,6 +136,23 @@ class CardNotes {
             form.problem(field, "problem.fit.clock", "read", text);
         }
         return form.fits() ? Optional.of(text) : Optional.empty();
+    }
+
+    /** A photo stands for what is written down. */
+    void photo(Person by, Job job, CardStep step, Form form, byte[] jpeg) {
+        String item = form.text("item");
+        boolean known = step.step().captures().stream()
+                .anyMatch(c -> c.id().equals(item) && c.kind() == Step.Capture.Kind.PHOTO);
+        if (!known) {
+            form.problem("what", "problem.choice.unknown", "read", item);
+            return;
+        }
+        UUID photo = photos.add(by, job, step.key(), jpeg);
+        cards.add(
+                by,
+                job,
+                UUID.randomUUID(),
+                new Cards.Note(Cards.What.CAPTURED, step.key(), item, photo.toString(), "photo", 0));
     }
 
     private Optional<Cards.Note> placed(Job job, CardStep step, String item, Form form) {

@@ -68,7 +68,12 @@ public final class CardPage {
     public record HoldRow(int number, String text, boolean held) {}
 
     /** Something to write down. */
-    public record CaptureRow(String id, String what, String like, String text, boolean clock) {}
+    public record CaptureRow(String id, String what, String like, String text, boolean clock, boolean photo) {
+        /** A photo that was taken. */
+        public boolean taken() {
+            return photo && text.matches("[0-9a-f-]{36}");
+        }
+    }
 
     /**
      * A fastener.

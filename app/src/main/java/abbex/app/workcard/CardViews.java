@@ -253,7 +253,8 @@ class CardViews {
                                 c.what(),
                                 words.say("capture.like." + c.kind()),
                                 state.captured(step.key(), c.id()),
-                                c.kind() == Step.Capture.Kind.CLOCK))
+                                c.kind() == Step.Capture.Kind.CLOCK,
+                                c.kind() == Step.Capture.Kind.PHOTO))
                         .toList(),
                 step.step().fasteners().stream()
                         .map(f -> fastener(current, step, f, reader))

@@ -157,7 +157,7 @@ public class Cards {
         Wanted wanted = wanted(job, row.map(Row::facts).orElse(Set.of("lift")));
         Card card = Card.of(row.map(r -> books.of(job.shop(), r.book())).orElseGet(books::shipped), wanted);
         List<Entry> entries = row.isPresent() ? entries(job) : List.of();
-        Map<String, List<Specs.Said>> said = specs.of(job.shop(), job.vehicle());
+        Map<String, List<Specs.Said>> said = row.isPresent() ? specs.of(job.shop(), job.vehicle()) : Map.of();
         return new Current(
                 row.isPresent(),
                 card,

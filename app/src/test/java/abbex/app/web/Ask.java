@@ -123,6 +123,8 @@ record Ask(RequestMethod how, String path, double weight, List<String> typed, Li
             get("/jobs/{id}/plan/kits", ""),
             get("/jobs/{id}/fit", "x"),
             get("/jobs/{id}/fit/{step}", "x"),
+            get("/jobs/{id}/photos/{item}", ""),
+            post("/jobs/{id}/fit/{step}/photo", 0.2, "", "item"),
             get("/jobs/{id}/ground", "ground along"),
             get("/jobs/{id}/ground/at", "ground along"),
             get("/jobs/{id}/ground/drawn", "points"),

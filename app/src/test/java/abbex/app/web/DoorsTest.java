@@ -240,6 +240,8 @@ class DoorsTest {
             "/jobs/{id}/plan/choose",
             "/jobs/{id}/fit",
             "/jobs/{id}/fit/{step}",
+            "/jobs/{id}/fit/{step}/photo",
+            "/jobs/{id}/photos/{item}",
             "/jobs/{id}/ground",
             "/jobs/{id}/ground/at",
             "/jobs/{id}/ground/drawn",
