@@ -51,7 +51,7 @@ class ArchitectureTest {
             entry(
                     "plan", "form", "arrive", "drawing", "fitment", "ground", "kit", "measure", "page", "people",
                     "prove", "store"),
-            entry("workcard", "form", "arrive", "drawing", "kit", "page", "people", "store"),
+            entry("workcard", "form", "arrive", "drawing", "facts", "kit", "page", "people", "store"),
             entry("fitment", "form", "arrive", "drawing", "facts", "page", "people", "store"),
             entry(
                     "prove", "form", "arrive", "drawing", "facts", "fitment", "kit", "measure", "page", "people",

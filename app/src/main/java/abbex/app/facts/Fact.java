@@ -38,6 +38,10 @@ public record Fact(Kind kind, List<String> about, List<String> says) {
         REMEDY(List.of("corner.", "remedy."), List.of(TEXT, "fact.unit.")),
         LOW_POINT(List.of("low.", TEXT, TEXT, "from."), List.of(TEXT)),
         GROUND(List.of(TEXT), List.of(TEXT)),
+        /** A fastener and its place: its reading and how it stands. */
+        TORQUE(List.of(TEXT, TEXT), List.of(TEXT, "tight.")),
+        /** A step done another way and its place: why, and what the vehicle must not do until then. */
+        OTHERWISE(List.of(TEXT, TEXT), List.of(TEXT, TEXT)),
         /** What a former version wrote in words that nothing here can read. */
         OTHER(List.of(TEXT), List.of(TEXT));
 

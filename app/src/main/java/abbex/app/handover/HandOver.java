@@ -127,6 +127,7 @@ public class HandOver {
         facts.add(fitments.facts(job));
         facts.add(clearances.facts(job));
         facts.add(stances.facts(job));
+        facts.add(torques.facts(job));
         return facts;
     }
 

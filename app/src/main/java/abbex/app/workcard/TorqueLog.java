@@ -1,7 +1,11 @@
 package abbex.app.workcard;
 
 import abbex.app.arrive.Job;
+import abbex.app.facts.Fact;
 import abbex.app.page.Reader;
+import abbex.core.torque.Tightening;
+import abbex.core.workcard.Step;
+import java.util.ArrayList;
 import java.util.List;
 import org.springframework.stereotype.Service;
 
@@ -19,5 +23,33 @@ public class TorqueLog {
     /** Every fastener that was tightened or has a figure; none while no card was begun. */
     public List<CardPage.LogRow> of(Job job, Reader reader) {
         return cards.begun(job).isPresent() ? views.whole(job, reader).log() : List.of();
+    }
+
+    /** What of the card goes into a sheet: every fastener that was tightened, and every step that was done another way. */
+    public List<Fact> facts(Job job) {
+        List<Fact> facts = new ArrayList<>();
+        cards.begun(job)
+                .ifPresent(state -> cards.of(job).card().steps().forEach(step -> {
+                    for (Step.Fastener fastener : step.step().fasteners()) {
+                        Tightening is = state.tightening(step.fastener(fastener));
+                        is.reading()
+                                .ifPresent(reading -> facts.add(Fact.of(
+                                        Fact.Kind.TORQUE,
+                                        List.of(
+                                                Fact.line(fastener.name()),
+                                                step.place().code()),
+                                        Math.round(reading.newtonMetres()) + " N·m",
+                                        is.state().name())));
+                    }
+                    state.otherwise(step.key())
+                            .ifPresent(o -> facts.add(Fact.of(
+                                    Fact.Kind.OTHERWISE,
+                                    List.of(
+                                            Fact.line(step.step().title()),
+                                            step.place().code()),
+                                    Fact.line(o.reason()),
+                                    Fact.line(o.limit()))));
+                }));
+        return facts;
     }
 }

@@ -2,10 +2,13 @@ package abbex.app.workcard;
 
 import abbex.app.arrive.Job;
 import abbex.app.people.Person;
+import abbex.core.torque.Plausible;
+import abbex.core.torque.ScrewThread;
 import abbex.core.torque.TorqueSpec;
 import abbex.core.units.Torque;
 import abbex.core.workcard.Blocker;
 import abbex.core.workcard.CardStep;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -13,8 +16,6 @@ import org.springframework.stereotype.Component;
 /** A card that somebody is in the middle of: for a shop that shows what the station does. */
 @Component
 public class WorkedCard {
-    private static final Torque INVENTED = new Torque(62);
-
     private final Cards cards;
     private final Specs specs;
 
@@ -44,21 +45,30 @@ public class WorkedCard {
                     new Cards.Note(
                             Cards.What.CAPTURED, step.key(), missing.capture().id(), "11", "", 0));
         } else if (blocker instanceof Blocker.Loose loose) {
+            Torque torque = usual(loose.fastener().thread());
+            String text = Math.round(torque.newtonMetres()) + " N·m";
             if (cards.of(job).state().tightening(loose.key()).spec().isEmpty()) {
                 specs.add(
                         by,
                         job.vehicle(),
                         Cards.specKey(step, loose.fastener()),
-                        "62 N·m",
-                        new TorqueSpec(INVENTED, INVENTED, 0, TorqueSpec.Source.SERVICE_MANUAL, "31-14"));
+                        text,
+                        new TorqueSpec(torque, torque, 0, TorqueSpec.Source.SERVICE_MANUAL, "31-14"));
             }
             add(
                     by,
                     job,
-                    new Cards.Note(
-                            Cards.What.TIGHTENED, step.key(), loose.key(), "62 N·m", "", INVENTED.newtonMetres()));
+                    new Cards.Note(Cards.What.TIGHTENED, step.key(), loose.key(), text, "", torque.newtonMetres()));
             add(by, job, new Cards.Note(Cards.What.MARKED, step.key(), loose.key(), "", "", 0));
         }
+    }
+
+    /** What a thread usually takes, in whole newton metres. */
+    private static Torque usual(String thread) {
+        return ScrewThread.read(thread)
+                .map(t -> Plausible.range(t, Optional.empty()).usual())
+                .map(t -> new Torque(Math.round(t.newtonMetres())))
+                .orElse(new Torque(40));
     }
 
     private void add(Person by, Job job, Cards.Note note) {

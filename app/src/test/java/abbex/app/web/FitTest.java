@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import abbex.app.support.Jobs;
 import abbex.app.support.Said;
 import abbex.app.support.Screen;
 import abbex.app.support.Shop;
@@ -279,6 +280,38 @@ class FitTest {
                 || orla.get("/jobs/" + job + "/fit").body().contains("class=\"clear\" value=\"1\""));
         milo.post(step, "what", "OPENED", "client", "c");
         assertFalse(orla.get("/jobs/" + job + "/fit").body().contains("class=\"clear\""));
+    }
+
+    /** Handed over, then tightened again: the next sheet is another version, and says what changed. */
+    @Test
+    void a_torque_is_among_what_a_sheet_is_made_of() {
+        String job = received("strut handed", "archFront", "STRUT", "promiseFRONT", "1");
+        orla.post("/jobs/" + job + "/fit", "lift", "yes");
+        spec(job, "110 N·m", "PART_SHEET");
+        tight(job, "110 N·m");
+        String sheets = "/jobs/" + job + "/sheets/";
+        for (String text : List.of("14 3/8", "13 3/8")) {
+            for (String corner : List.of("LF", "RF")) {
+                orla.htmx(
+                        sheets + Jobs.sheet(job) + "/readings",
+                        "method",
+                        "HF",
+                        "corner",
+                        corner,
+                        "raw",
+                        text,
+                        "client",
+                        UUID.randomUUID().toString());
+            }
+            if (text.startsWith("14")) {
+                orla.post("/jobs/" + job + "/set-down");
+            }
+        }
+        orla.post("/jobs/" + job + "/hand-over");
+        assertTrue(orla.get("/jobs/" + job + "/sheet").body().contains(Said.by("fit.log")));
+        tight(job, "114 N·m");
+        orla.post("/jobs/" + job + "/hand-over");
+        assertTrue(orla.get("/jobs/" + job + "/sheet").body().contains(Said.by("sheet.version", "number", "2")));
     }
 
     /** A photo by the file chooser comes back smaller and plain; what is none is refused with the way out. */

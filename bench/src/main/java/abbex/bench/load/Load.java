@@ -13,7 +13,7 @@ import java.util.concurrent.ThreadLocalRandom;
 import java.util.stream.DoubleStream;
 
 /**
- * Sixteen people at once read the measure page of a stay with 200 readings, its plan, and the account page beside each, by turns in the
+ * Sixteen people at once read the measure page of a stay with 200 readings, its plan, a step of its card, and the account page beside each, by turns in the
  * same run. Twice:
  * at a person's pace, each once a second at random, and without any pause, each asking again as soon as the answer is read.
  * Prints the median and the 95th percentile of each round and the median of five rounds.
@@ -50,17 +50,21 @@ final class Load {
         }
         String measure = measurePage(people.get(0));
         String plan = planPage(people.get(0), measure);
+        String step = plan.replace("/plan", "/fit/") + "chock@vehicle";
+        people.get(0).post(plan.replace("/plan", "/fit"), "lift", "yes");
         System.out.println("measure page: " + measure + ", plan: " + plan);
         ExecutorService pool = Executors.newFixedThreadPool(PEOPLE);
         try {
             for (int i = 0; i < 4; i++) {
                 round(pool, people, measure, 0);
                 round(pool, people, plan, 0);
+                round(pool, people, step, 0);
                 round(pool, people, "/account", 0);
             }
             for (long pause : new long[] {PAUSE_MILLIS, 0}) {
                 compare(pool, people, "measure", measure, pause);
                 compare(pool, people, "plan", plan, pause);
+                compare(pool, people, "step", step, pause);
             }
         } finally {
             pool.shutdown();
