@@ -91,11 +91,9 @@ class CardController {
         return page;
     }
 
-    /** Who writes on a card that nobody began begins it. */
-    private void begun(Person me, Job job) {
-        if (!cards.of(job).begun()) {
-            cards.begin(me, job, Set.of("lift"));
-        }
+    /** Lift or jacks is asked before anything is ticked. */
+    private static ModelAndView begins(UUID job) {
+        return new ModelAndView("redirect:/jobs/" + job + "/fit");
     }
 
     /** A photo of a step; what is none is told where it was chosen. */
@@ -109,6 +107,9 @@ class CardController {
             throws IOException {
         Job job = job(me, id);
         CardStep at = cards.of(job).card().find(step).orElseThrow(NotHere::new);
+        if (!cards.of(job).begun()) {
+            return begins(id);
+        }
         Form form = new Form(me, words, parameters);
         Photos.Read read = photo == null ? new Photos.Read.None() : Photos.read(photo.getBytes());
         String field = "capture-" + form.text("item");
@@ -118,7 +119,6 @@ class CardController {
             form.problem(field, "problem.fit.photo");
         }
         if (form.fits() && read instanceof Photos.Read.Taken taken) {
-            begun(me, job);
             notes.photo(me, job, at, form, taken.jpeg());
         }
         return form.fits() ? new ModelAndView("redirect:/jobs/" + id + "/fit/" + step) : bay(me, job, step, form);
@@ -141,7 +141,9 @@ class CardController {
             @RequestParam Map<String, String> parameters) {
         Job job = job(me, id);
         CardStep at = cards.of(job).card().find(step).orElseThrow(NotHere::new);
-        begun(me, job);
+        if (!cards.of(job).begun()) {
+            return begins(id);
+        }
         Form form = new Form(me, words, parameters);
         notes.take(me, job, at, form);
         if (!form.fits()) {

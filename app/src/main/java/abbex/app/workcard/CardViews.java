@@ -320,6 +320,9 @@ class CardViews {
 
     /** The first thing that keeps it from being ticked is what the large button is about. */
     private CardPage.Act act(Cards.Current current, CardStep step, List<Blocker> blockers, Reader reader) {
+        if (!current.begun()) {
+            return new CardPage.Act(words.say("fit.begin"), "", "", "");
+        }
         if (blockers.isEmpty()) {
             return current.state().done(step.key())
                     ? new CardPage.Act(

@@ -318,6 +318,10 @@ class FitTest {
     @Test
     void a_photo_through_the_file_chooser() throws IOException {
         String job = received("strut photo", "archFront", "STRUT", "promiseFRONT", "1");
+        orla.post("/jobs/" + job + "/fit/strut-access@LF", "what", "TICKED");
+        assertFalse(
+                orla.get("/jobs/" + job + "/fit").body().contains("class=\"clear\""), "lift or jacks is asked first");
+        orla.post("/jobs/" + job + "/fit", "lift", "yes");
         BufferedImage large = new BufferedImage(4000, 1000, BufferedImage.TYPE_INT_RGB);
         ByteArrayOutputStream png = new ByteArrayOutputStream();
         ImageIO.write(large, "png", png);

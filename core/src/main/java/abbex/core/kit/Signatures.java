@@ -1,0 +1,141 @@
+package abbex.core.kit;
+
+import abbex.core.heights.Method;
+import abbex.core.kit.Causes.Open;
+import abbex.core.kit.Causes.Signature;
+import abbex.core.stance.Stance;
+import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.End;
+import abbex.core.vehicle.Whole;
+import java.util.ArrayList;
+import java.util.List;
+
+/** What each cause does to every height that was seen. */
+final class Signatures {
+    /** Pivots tightened hanging hold this part of their lift after a drive (common practice). */
+    private static final double HELD = 0.35;
+
+    private Signatures() {}
+
+    static List<Signature> of(List<Seen> seen, Open open) {
+        List<Signature> all = new ArrayList<>();
+        int sheets = 1 + seen.stream().mapToInt(Seen::sheet).max().orElse(0);
+        for (int i = 0; i < seen.size(); i++) {
+            add(all, seen, new Cause(Cause.Kind.TAPE, Causes.spot(seen.get(i))), 0, only(seen.get(i)));
+        }
+        for (Corner corner : Corner.WALK) {
+            add(
+                    all,
+                    seen,
+                    new Cause(Cause.Kind.TYRE, corner),
+                    -1,
+                    s -> s.corner() == corner && s.method() == Method.GF
+                                    || s.corner() == corner && s.method() == Method.FG
+                            ? 1
+                            : 0);
+            double[] moved = moved(corner, open);
+            if (open.perches().get(corner.end())) {
+                add(all, seen, new Cause(Cause.Kind.PERCH, corner), 0, s -> at(moved, s));
+            }
+            add(all, seen, new Cause(Cause.Kind.SEAT, corner), 1, s -> at(moved, s));
+        }
+        for (End end : End.values()) {
+            Of both = s -> s.corner().end() == end ? 1 : 0;
+            add(
+                    all,
+                    seen,
+                    new Cause(Cause.Kind.SIDES_CHANGED, end),
+                    0,
+                    s -> s.corner().end() != end ? 0 : s.corner().isLeft() ? 1 : -1);
+            if (open.perches().get(end)) {
+                add(all, seen, new Cause(Cause.Kind.PERCH, end), 0, both);
+            }
+            add(all, seen, new Cause(Cause.Kind.ON_STOP, end), 1, both);
+            add(
+                    all,
+                    seen,
+                    new Cause(Cause.Kind.HANGING_PIVOTS, end),
+                    1,
+                    s -> s.corner().end() != end ? 0 : s.settled() > 0 ? HELD : 1);
+            add(
+                    all,
+                    seen,
+                    new Cause(Cause.Kind.NOT_SETTLED, end),
+                    1,
+                    s -> s.corner().end() == end ? s.settled() : 0);
+            add(all, seen, new Cause(Cause.Kind.ISOLATOR, end), 0, both);
+            add(all, seen, new Cause(Cause.Kind.WRONG_PART, end), 0, both);
+            for (int sheet = 0; sheet < sheets && sheets > 1; sheet++) {
+                int at = sheet;
+                add(all, seen, new Cause(Cause.Kind.LOAD, end), 0, s -> s.sheet() == at ? both.over(s) : 0);
+            }
+        }
+        if (open.dampers().front() && open.dampers().rear()) {
+            double softer = open.wheelRate().front() / open.wheelRate().rear();
+            add(
+                    all,
+                    seen,
+                    new Cause(Cause.Kind.GAS, Whole.VEHICLE),
+                    0,
+                    s -> s.corner().end() == End.FRONT ? 1 : softer);
+        }
+        if (open.springs().front() && open.springs().rear()) {
+            add(
+                    all,
+                    seen,
+                    new Cause(Cause.Kind.ENDS_CHANGED, Whole.VEHICLE),
+                    0,
+                    s -> s.corner().end() == End.FRONT ? 1 : -1);
+        }
+        return all;
+    }
+
+    /** How much of a cause a height shows. */
+    private interface Of {
+        double over(Seen seen);
+    }
+
+    private static Of only(Seen one) {
+        return s -> s == one ? 1 : 0;
+    }
+
+    private static void add(List<Signature> all, List<Seen> seen, Cause cause, int way, Of of) {
+        double[] over = seen.stream().mapToDouble(of::over).toArray();
+        if (Causes.dot(over, over) > 0) {
+            all.add(new Signature(cause, over, way));
+        }
+    }
+
+    /** What a spring that stands higher at one corner does to all four: three quarters of it there, a quarter across (statics). */
+    private static double[] moved(Corner corner, Open open) {
+        double[] perch = new double[4];
+        int[] order = {0, 1, 3, 2};
+        double[] rates = {
+            open.wheelRate().front(),
+            open.wheelRate().front(),
+            open.wheelRate().rear(),
+            open.wheelRate().rear()
+        };
+        double half = open.wheelbase() / 2;
+        double side = open.track() / 2;
+        double tyre = Stance.USUAL_TYRE_RATE;
+        Stance stance = new Stance(
+                new double[] {half, half, -half, -half},
+                new double[] {side, -side, side, -side},
+                rates,
+                new double[] {tyre, tyre, tyre, tyre},
+                0,
+                0);
+        perch[order[corner.ordinal()]] = 1;
+        double[] hub = stance.move(perch, new double[4]).hub();
+        double[] walk = new double[4];
+        for (int i = 0; i < 4; i++) {
+            walk[i] = hub[order[i]];
+        }
+        return walk;
+    }
+
+    private static double at(double[] moved, Seen seen) {
+        return moved[seen.corner().ordinal()];
+    }
+}
