@@ -17,8 +17,10 @@ import abbex.core.workcard.CardStep;
 import abbex.core.workcard.Step;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
@@ -58,13 +60,18 @@ class CardNotes {
                 .ifPresent(n -> cards.add(by, job, client(form), n));
     }
 
-    /** Sent twice it is one row; who sends none gets one of their own. */
+    /** The same sent twice is one row; another text from the same page is another. Who sends no name gets one of their own. */
     private static UUID client(Form form) {
         String text = form.text("client");
         return text.isEmpty()
                 ? UUID.randomUUID()
-                : UUID.nameUUIDFromBytes(
-                        (text + form.text("what") + form.text("item")).getBytes(StandardCharsets.UTF_8));
+                : UUID.nameUUIDFromBytes(sent(form).getBytes(StandardCharsets.UTF_8));
+    }
+
+    private static String sent(Form form) {
+        Map<String, String> all = new TreeMap<>(form.texts());
+        all.remove("_csrf");
+        return all.toString();
     }
 
     private Optional<Cards.Note> note(Person by, Job job, CardStep step, Cards.What what, Form form) {

@@ -188,9 +188,13 @@ class CardViews {
         };
     }
 
+    private static final double SMALL = 20;
+
     private static String torque(double newtonMetres, Reader reader) {
         TorqueUnit unit = reader.unit().metric() ? TorqueUnit.NEWTON_METRE : TorqueUnit.POUND_FOOT;
-        return String.format(Locale.ROOT, "%.0f %s", unit.fromNewtonMetres(newtonMetres), unit.symbol());
+        double figure = unit.fromNewtonMetres(newtonMetres);
+        // A small bolt is told in tenths.
+        return String.format(Locale.ROOT, figure < SMALL ? "%.1f %s" : "%.0f %s", figure, unit.symbol());
     }
 
     private String source(TorqueSpec spec) {

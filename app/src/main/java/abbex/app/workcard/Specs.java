@@ -90,9 +90,12 @@ class Specs {
                 .update();
     }
 
-    /** Vehicles that share their torques: of one name and kind. */
+    /** Vehicles that share their torques: of one name and kind; one without a name shares with none. */
     static String kind(VehicleFacts vehicle) {
         String name = vehicle.name().strip().toLowerCase(Locale.ROOT);
+        if (name.isEmpty()) {
+            return vehicle.id().toString();
+        }
         return vehicle.kind() + " " + name.substring(0, Math.min(80, name.length()));
     }
 }

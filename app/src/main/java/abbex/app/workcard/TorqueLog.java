@@ -7,6 +7,7 @@ import abbex.core.torque.Tightening;
 import abbex.core.workcard.Step;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import org.springframework.stereotype.Service;
 
 /** The torque log of a stay as its sheet prints it. */
@@ -38,7 +39,7 @@ public class TorqueLog {
                                         List.of(
                                                 Fact.line(fastener.name()),
                                                 step.place().code()),
-                                        Math.round(reading.newtonMetres()) + " N·m",
+                                        String.format(Locale.ROOT, "%.1f N·m", reading.newtonMetres()),
                                         is.state().name())));
                     }
                     state.otherwise(step.key())

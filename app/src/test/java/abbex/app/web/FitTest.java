@@ -282,13 +282,8 @@ class FitTest {
         assertFalse(orla.get("/jobs/" + job + "/fit").body().contains("class=\"clear\""));
     }
 
-    /** Handed over, then tightened again: the next sheet is another version, and says what changed. */
-    @Test
-    void a_torque_is_among_what_a_sheet_is_made_of() {
-        String job = received("strut handed", "archFront", "STRUT", "promiseFRONT", "1");
-        orla.post("/jobs/" + job + "/fit", "lift", "yes");
-        spec(job, "110 N·m", "PART_SHEET");
-        tight(job, "110 N·m");
+    /** Hub to lip at the front, before and an inch lower after. */
+    private void measured(String job) {
         String sheets = "/jobs/" + job + "/sheets/";
         for (String text : List.of("14 3/8", "13 3/8")) {
             for (String corner : List.of("LF", "RF")) {
@@ -307,6 +302,37 @@ class FitTest {
                 orla.post("/jobs/" + job + "/set-down");
             }
         }
+    }
+
+    /** Gone back to and corrected from the same page, the later figure counts; two steps put off at a corner are two to answer. */
+    @Test
+    void what_is_corrected_from_an_old_page_is_not_lost() {
+        String job = received("strut back", "archFront", "STRUT", "promiseFRONT", "1");
+        orla.post("/jobs/" + job + "/fit", "lift", "yes");
+        String step = "strut-mark@LF";
+        for (String hour : List.of("7", "8", "8")) {
+            write(job, step, "what", "CAPTURED", "item", "mount", "capture-mount", hour, "client", "one page");
+        }
+        assertTrue(orla.get("/jobs/" + job + "/fit/" + step).body().contains("value=\"8\""));
+        write(job, step, "what", "OTHERWISE", "reason", "no pen");
+        write(job, "strut-access@LF", "what", "OTHERWISE", "reason", "no trim");
+        measured(job);
+        String sheet = orla.get("/jobs/" + job + "/hand-over").body();
+        for (String title : List.of("Mark mount and seat", "Open the way to the top nuts")) {
+            assertTrue(
+                    sheet.contains(Said.by("finding.DONE_OTHERWISE.title", "step", title)),
+                    title + " is to be answered");
+        }
+    }
+
+    /** Handed over, then tightened again: the next sheet is another version, and says what changed. */
+    @Test
+    void a_torque_is_among_what_a_sheet_is_made_of() {
+        String job = received("strut handed", "archFront", "STRUT", "promiseFRONT", "1");
+        orla.post("/jobs/" + job + "/fit", "lift", "yes");
+        spec(job, "110 N·m", "PART_SHEET");
+        tight(job, "110 N·m");
+        measured(job);
         orla.post("/jobs/" + job + "/hand-over");
         assertTrue(orla.get("/jobs/" + job + "/sheet").body().contains(Said.by("fit.log")));
         tight(job, "114 N·m");

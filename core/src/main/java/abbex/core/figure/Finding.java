@@ -25,6 +25,11 @@ public interface Finding {
         return false;
     }
 
+    /** Which of several at one place it is of; empty where there is but one. */
+    default String which() {
+        return "";
+    }
+
     /** The record's name in capitals, such as {@code LEFT_RIGHT_NEW}: stable, published, and the key of its words. */
     default String code() {
         return FindingType.of(this).code();

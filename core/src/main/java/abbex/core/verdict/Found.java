@@ -7,7 +7,9 @@ import abbex.core.figure.Severity;
 public record Found(Station station, Finding finding) {
     /** By which it is known again at the next look: what is said and where, whatever the figures. */
     public String key() {
-        return station + "." + finding.code() + "." + finding.place().code();
+        String key = station + "." + finding.code() + "." + finding.place().code();
+        String which = finding.which().replaceAll("[^A-Za-z0-9]+", "-");
+        return which.isEmpty() ? key : key + "." + which.substring(0, Math.min(30, which.length()));
     }
 
     public boolean stop() {

@@ -6,13 +6,28 @@ import abbex.core.figure.Place;
 /** What a card says of the stay. The order is that in which findings of one severity are shown. */
 public sealed interface CardFinding extends Finding {
     /** It was tight by a figure that a better one has replaced. */
-    record TightenAgain(Place place, String fastener) implements CardFinding, Look {}
+    record TightenAgain(Place place, String fastener) implements CardFinding, Look {
+        @Override
+        public String which() {
+            return fastener;
+        }
+    }
 
     /** It was read outside its range. */
-    record TorqueOff(Place place, String fastener) implements CardFinding, Look {}
+    record TorqueOff(Place place, String fastener) implements CardFinding, Look {
+        @Override
+        public String which() {
+            return fastener;
+        }
+    }
 
     /** Done another way than the card says, or put off: until somebody closes it. */
-    record DoneOtherwise(Place place, String step, String reason, String limit) implements CardFinding, Look {}
+    record DoneOtherwise(Place place, String step, String reason, String limit) implements CardFinding, Look {
+        @Override
+        public String which() {
+            return step;
+        }
+    }
 
     /** Tight by a figure that nobody has verified. */
     record Unverified(Place place, String fastener) implements CardFinding, Note {}
