@@ -16,7 +16,7 @@ self.addEventListener('install', (e) => {
 });
 self.addEventListener('activate', (e) => e.waitUntil(self.clients.claim()));
 
-const isPage = (path) => path === '/' || /^\/jobs\/[0-9a-f-]{36}\/(sheets\/[0-9a-f-]{36}|sheet)$/.test(path);
+const isPage = (path) => path === '/' || /^\/jobs\/[0-9a-f-]{36}\/(sheets\/[0-9a-f-]{36}|sheet|fit(\/[\w@-]+)?)$/.test(path);
 const isStatic = (path) =>
   /^\/(js|fonts|webjars)\//.test(path) || /^\/(app\.css|icons\.svg|shapes\.svg|favicon\.svg)$/.test(path);
 
@@ -65,12 +65,14 @@ async function page(request, url) {
   }
 }
 
-/** The page itself; else the same sheet by another method; else the newest page of the job. */
+/** The page itself; else the same sheet by another method; else the card of a step; else the newest page of the job. */
 async function kept(url) {
   for (const name of (await caches.keys()).filter((n) => n.startsWith(PAGES))) {
     const pages = await caches.open(name);
     const same = (await pages.match(url.href)) || (await pages.match(url.href, { ignoreSearch: true }));
     if (same) return same;
+    const card = url.pathname.match(/^\/jobs\/[0-9a-f-]{36}\/fit(?=\/)/)?.[0];
+    if (card && (await pages.match(url.origin + card))) return Response.redirect(url.origin + card);
     const job = url.pathname.match(/^\/jobs\/[0-9a-f-]{36}\//)?.[0];
     const all = job ? (await pages.keys()).filter((r) => new URL(r.url).pathname.startsWith(job + 'sheets/')) : [];
     if (all.length) return Response.redirect(all[all.length - 1].url);

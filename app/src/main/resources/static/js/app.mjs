@@ -21,6 +21,7 @@ const pin = document.querySelector('.hands #pin');
 if (pin) import('./pin.mjs').then((m) => m.pad(pin));
 if (person) import('./queue.mjs');
 if (document.getElementById('board')) import('./floor.mjs').then((m) => m.floor());
+if (document.querySelector('.bayview, .fit[data-open]')) import('./card.mjs').then((m) => m.card());
 if (document.getElementById('walk')) import('./measure.mjs').then((m) => m.walk());
 if (document.getElementById('hand')) import('./cut.mjs').then((m) => m.hand());
 if (document.getElementById('roadwheels')) import('./road.mjs').then((m) => m.road());

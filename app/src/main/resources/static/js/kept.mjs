@@ -10,18 +10,34 @@ async function forgetOthers() {
   await Promise.all(others.map((n) => caches.delete(n)));
 }
 
-/** What the page is made of, the page itself, and the same sheet by every method: they may be all there is for an hour. */
+/** The same sheet by every method. */
+const methods = () => [...document.querySelectorAll('.chips a, .stages a')].map((a) => a.href);
+
+/** Steps of a card that are open: the next ones as they stand now, all others once. */
+async function steps(card) {
+  const own = card.dataset.job;
+  const list = card.dataset.open ?? document.getElementById('asks')?.dataset.open ?? '';
+  const all = list
+    .split(' ')
+    .filter((key) => key)
+    .map((key) => `${location.origin}/jobs/${own}/fit/${key}`);
+  const had = new Set((await (await caches.open('pages-' + person)).keys()).map((r) => r.url));
+  return [`${location.origin}/jobs/${own}/fit`, ...all.filter((href, n) => n < 3 || !had.has(href))];
+}
+
+/** What the page is made of, the page itself, and what is gone on to from it: they may be all there is for an hour. */
 async function keepThis() {
   const worker = navigator.serviceWorker;
   await worker.ready;
   if (!worker.controller)
     await new Promise((there) => worker.addEventListener('controllerchange', there, { once: true }));
-  if (!document.getElementById('walk') || !navigator.onLine) return;
+  const card = document.querySelector('.bayview, .fit');
+  if (!(card || document.getElementById('walk')) || !navigator.onLine) return;
   const parts = performance
     .getEntriesByType('resource')
     .map((r) => r.name)
     .filter((n) => PARTS.test(n));
-  const pages = [location.href, ...[...document.querySelectorAll('.chips a, .stages a')].map((a) => a.href)];
+  const pages = [location.href, ...(card ? await steps(card) : methods())];
   for (const href of new Set([...parts, ...pages])) await fetch(href).catch(() => {});
   document.documentElement.dataset.kept = 'true';
 }

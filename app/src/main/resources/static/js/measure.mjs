@@ -112,7 +112,7 @@ export function walk() {
     }
   });
   document.addEventListener('abbex:stored', (e) => {
-    for (const r of e.detail.filter((one) => one.status !== 200)) {
+    for (const r of e.detail.filter((one) => one.raw !== undefined && one.status !== 200)) {
       notice(say('script.reading.refused', { corner: r.corner, read: r.raw }));
       drafts.put(`reading:${r.url.split('/')[4]}:${r.method}:${r.corner}`, { raw: r.raw, client: r.client });
       const input = inputAt(r);

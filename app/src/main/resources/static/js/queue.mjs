@@ -1,8 +1,11 @@
-// Readings that got no answer: kept on the device, sealed for who typed them, sent in order and once each when there is a way.
+// Readings and what was written on a card that got no answer: kept on the device, sealed for who typed them, sent in order and once each when there is a way.
+import { drafts } from './drafts.mjs';
 import { here, notice, person, quiet, token } from './page.mjs';
 import { say } from './say.mjs';
 
 const RETRY = 3000;
+/** Places that are named of what waits; a corner has four. */
+const NAMED = 4;
 const sealWith = document.querySelector('meta[name=device]')?.content;
 const others = 'BroadcastChannel' in window ? new BroadcastChannel('abbex') : null;
 const sign = document.getElementById('waits');
@@ -84,7 +87,8 @@ function said() {
     notice(say('script.waits.stranger'), here(), say('script.sign-in'));
     return;
   }
-  const corners = [...new Set(waiting.map((e) => e.corner))].join(', ');
+  const all = [...new Set(waiting.map((e) => e.where ?? e.corner))];
+  const corners = all.slice(0, NAMED).join(', ') + (all.length > NAMED ? ' …' : '');
   notice(say(loose ? 'script.waits.loose' : 'script.waits.kept', { corners }));
 }
 function later() {
@@ -92,40 +96,69 @@ function later() {
   timer = setTimeout(() => queue.drain(), RETRY);
 }
 
-/** The answer's status; 0 when there was none. */
-async function send(e) {
-  const body = new URLSearchParams({
-    corner: e.corner,
-    method: e.method,
-    raw: e.raw,
+/** What goes with it, a photo as a file. */
+function parcel(e) {
+  const { corner, method, raw } = e;
+  const fields = {
+    ...(e.fields ?? { corner, method, raw }),
     client: e.client,
     by: person,
     ago: String(Math.max(0, Date.now() - e.typedAt)),
-  });
+  };
+  if (!e.photo) return new URLSearchParams(fields);
+  const body = new FormData();
+  for (const [name, text] of Object.entries(fields)) body.set(name, text);
+  const bytes = Uint8Array.from(atob(e.photo), (c) => c.charCodeAt(0));
+  body.set('photo', new Blob([bytes], { type: 'image/jpeg' }), 'photo.jpg');
+  return body;
+}
+
+/** The answer's status, 0 when there was none; where a card is told to go on; why it was refused. */
+async function send(e) {
   try {
     const answer = await fetch(e.url, {
       method: 'POST',
-      body,
+      body: parcel(e),
       headers: { 'HX-Request': 'true', ...(token ? { [token.dataset.header]: token.content } : {}) },
+      signal: AbortSignal.timeout(e.photo ? 60000 : 15000),
     });
-    return answer.redirected ? 401 : answer.status;
+    const status = answer.redirected ? 401 : answer.status;
+    const why = status === 422 && e.fields ? reason(await answer.text()) : '';
+    return { status, to: answer.headers.get('X-Abbex-To'), why };
   } catch {
-    return 0;
+    return { status: 0 };
   }
+}
+function reason(page) {
+  const bad = new DOMParser().parseFromString(page, 'text/html').querySelectorAll('.bad span, .say[role=alert]');
+  return [...bad].map((b) => b.textContent.trim()).join(' ');
+}
+
+/** What a card refused is told, with the way to its step; its texts are there again. */
+function tell(all) {
+  const refused = all.filter((e) => e.fields && e.status !== 200);
+  for (const e of refused) {
+    drafts.put(`card:${e.url.replace(/[/]photo$/, '')}:${e.fields.what}:${e.fields.item ?? ''}`, e.fields);
+  }
+  if (!refused.length) return;
+  // What comes after the first is mostly refused because of it.
+  const { where, why, page } = refused[0];
+  const more = refused.length > 1 ? say('script.card.more', { count: refused.length - 1 }) : '';
+  notice(`${say('script.card.refused', { where, why })} ${more}`, page, say('script.card.go'));
 }
 
 async function one() {
   if (!loose) waiting = await opened();
   const done = [];
   for (const e of [...waiting]) {
-    const status = await send(e);
+    const { status, to, why } = await send(e);
     if (status === 0 || status === 409 || status >= 500) break;
     if ([401, 403, 412].includes(status)) {
       stranger = true;
       break;
     }
     await forget(e);
-    done.push({ ...e, status });
+    done.push({ ...e, status, to, why });
   }
   return done;
 }
@@ -135,6 +168,9 @@ export const queue = {
   holding: () => waiting.length > 0,
   /** What waits for a sheet. */
   of: (sheet) => waiting.filter((e) => e.url.split('/')[4] === sheet),
+  /** What waits for a card. */
+  ofCard: (job) => waiting.filter((e) => e.fields && e.url.startsWith(`/jobs/${job}/fit/`)),
+  send,
   has: (client) => waiting.some((e) => e.client === client),
   async put(entry) {
     if (this.has(entry.client)) return !loose;
@@ -164,6 +200,7 @@ export const queue = {
     if (waiting.length && !stranger) later();
     if (done.length) {
       if (!waiting.length) quiet();
+      tell(done);
       document.dispatchEvent(new CustomEvent('abbex:stored', { detail: done }));
       others?.postMessage('stored');
     }

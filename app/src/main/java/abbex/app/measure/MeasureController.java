@@ -9,12 +9,11 @@ import abbex.app.page.Numerals;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.app.people.Person;
+import abbex.app.store.Times;
 import abbex.core.heights.MeasuringPoint;
 import abbex.core.heights.Round;
 import abbex.core.heights.Stage;
 import java.time.Clock;
-import java.time.Duration;
-import java.time.Instant;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -30,9 +29,8 @@ import org.springframework.web.servlet.ModelAndView;
 @Controller
 public class MeasureController {
     /** What waited longer is taken as typed so long ago. */
-    private static final Duration LONGEST_WAIT = Duration.ofDays(30);
-
     private final Jobs jobs;
+
     private final Sheets sheets;
     private final MeasurePages pages;
     private final Words words;
@@ -141,7 +139,8 @@ public class MeasureController {
             nobody.setStatus(HttpStatus.PRECONDITION_FAILED);
             return nobody;
         }
-        Sheets.Outcome outcome = sheets.take(me, sheet, where, raw, client, typed(sheet, ago));
+        Sheets.Outcome outcome =
+                sheets.take(me, sheet, where, raw, client, Times.typed(clock.instant(), ago, sheet.madeAt()));
         Walk.Refusal refusal = null;
         if (outcome instanceof Sheets.Outcome.Refused refused) {
             refusal = new Walk.Refusal(
@@ -154,13 +153,6 @@ public class MeasureController {
                     where, raw, Numerals.html(words.say("problem.sent.other", Reader.of(me), "read", other.raw())), "");
         }
         return answer(me, opened, where, in, refusal, htmx);
-    }
-
-    /** When it was typed, by how long it waited: a device's own clock may be a day off. */
-    private Instant typed(SheetRow sheet, long ago) {
-        Instant now = clock.instant();
-        Instant typed = now.minusMillis(Math.min(Math.max(ago, 0), LONGEST_WAIT.toMillis()));
-        return typed.isBefore(sheet.madeAt()) ? sheet.madeAt() : typed;
     }
 
     @PostMapping("/jobs/{id}/sheets/{sheetId}/undo")

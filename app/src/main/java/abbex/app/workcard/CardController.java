@@ -10,18 +10,21 @@ import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.app.people.Person;
 import abbex.core.workcard.CardStep;
+import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.ModelAndView;
@@ -103,7 +106,9 @@ class CardController {
             @PathVariable UUID id,
             @PathVariable String step,
             @RequestParam Map<String, String> parameters,
-            @RequestParam(required = false) @Nullable MultipartFile photo)
+            @RequestParam(required = false) @Nullable MultipartFile photo,
+            @RequestHeader(name = "HX-Request", required = false) @Nullable String script,
+            HttpServletResponse response)
             throws IOException {
         Job job = job(me, id);
         CardStep at = cards.of(job).card().find(step).orElseThrow(NotHere::new);
@@ -111,6 +116,9 @@ class CardController {
             return begins(id);
         }
         Form form = new Form(me, words, parameters);
+        if (stranger(me, form)) {
+            return nothing(HttpStatus.PRECONDITION_FAILED);
+        }
         Photos.Read read = photo == null ? new Photos.Read.None() : Photos.read(photo.getBytes());
         String field = "capture-" + form.text("item");
         if (read instanceof Photos.Read.Heic) {
@@ -121,7 +129,28 @@ class CardController {
         if (form.fits() && read instanceof Photos.Read.Taken taken) {
             notes.photo(me, job, at, form, taken.jpeg());
         }
-        return form.fits() ? new ModelAndView("redirect:/jobs/" + id + "/fit/" + step) : bay(me, job, step, form);
+        return form.fits() ? on("/jobs/" + id + "/fit/" + step, script, response) : bay(me, job, step, form);
+    }
+
+    /** What waited on a device goes under the sign-in of who typed it, whoever holds the device now. */
+    private static boolean stranger(Person me, Form form) {
+        String by = form.text("by");
+        return !by.isEmpty() && !by.equals(me.id().toString());
+    }
+
+    private static ModelAndView nothing(HttpStatus status) {
+        ModelAndView nothing = new ModelAndView("bay :: nothing");
+        nothing.setStatus(status);
+        return nothing;
+    }
+
+    /** On to another page; a script is told where to. */
+    private static ModelAndView on(String to, @Nullable String script, HttpServletResponse response) {
+        if (script == null) {
+            return new ModelAndView("redirect:" + to);
+        }
+        response.setHeader("X-Abbex-To", to);
+        return nothing(HttpStatus.OK);
     }
 
     @GetMapping("/jobs/{id}/photos/{item}")
@@ -138,13 +167,18 @@ class CardController {
             @Me Person me,
             @PathVariable UUID id,
             @PathVariable String step,
-            @RequestParam Map<String, String> parameters) {
+            @RequestParam Map<String, String> parameters,
+            @RequestHeader(name = "HX-Request", required = false) @Nullable String script,
+            HttpServletResponse response) {
         Job job = job(me, id);
         CardStep at = cards.of(job).card().find(step).orElseThrow(NotHere::new);
         if (!cards.of(job).begun()) {
             return begins(id);
         }
         Form form = new Form(me, words, parameters);
+        if (stranger(me, form)) {
+            return nothing(HttpStatus.PRECONDITION_FAILED);
+        }
         notes.take(me, job, at, form);
         if (!form.fits()) {
             return bay(me, job, step, form);
@@ -152,6 +186,6 @@ class CardController {
         boolean on = form.text("what").equals(Cards.What.TICKED.name())
                 || form.text("what").equals(Cards.What.OTHERWISE.name());
         String to = on ? cards.of(job).state().next().map(s -> "/" + s.key()).orElse("") : "/" + step;
-        return new ModelAndView("redirect:/jobs/" + id + "/fit" + to);
+        return on("/jobs/" + id + "/fit" + to, script, response);
     }
 }

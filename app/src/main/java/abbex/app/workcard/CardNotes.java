@@ -16,6 +16,7 @@ import abbex.core.workcard.Blocker;
 import abbex.core.workcard.CardStep;
 import abbex.core.workcard.Step;
 import java.nio.charset.StandardCharsets;
+import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -44,7 +45,7 @@ class CardNotes {
     }
 
     void take(Person by, Job job, CardStep step, Form form) {
-        if (form.text("what").equals("SPEC")) {
+        if (form.text("what").equals(CardAsks.SPEC)) {
             spec(by, job, step, form);
             return;
         }
@@ -57,7 +58,7 @@ class CardNotes {
         }
         note(by, job, step, what.get(), form)
                 .filter(n -> form.fits())
-                .ifPresent(n -> cards.add(by, job, client(form), n));
+                .ifPresent(n -> cards.add(by, job, client(form), typed(job, form), n));
     }
 
     /** The same sent twice is one row; another text from the same page is another. Who sends no name gets one of their own. */
@@ -68,9 +69,14 @@ class CardNotes {
                 : UUID.nameUUIDFromBytes(sent(form).getBytes(StandardCharsets.UTF_8));
     }
 
+    private Instant typed(Job job, Form form) {
+        String ago = form.text("ago");
+        return cards.typed(job, ago.matches("\\d{1,12}") ? Long.parseLong(ago) : 0);
+    }
+
     private static String sent(Form form) {
         Map<String, String> all = new TreeMap<>(form.texts());
-        all.remove("_csrf");
+        all.keySet().removeAll(List.of("_csrf", "by", "ago"));
         return all.toString();
     }
 
@@ -154,11 +160,16 @@ class CardNotes {
             form.problem("what", "problem.choice.unknown", "read", item);
             return;
         }
+        UUID client = client(form);
+        if (cards.stands(job, client)) {
+            return;
+        }
         UUID photo = photos.add(by, job, step.key(), jpeg);
         cards.add(
                 by,
                 job,
-                UUID.randomUUID(),
+                client,
+                typed(job, form),
                 new Cards.Note(Cards.What.CAPTURED, step.key(), item, photo.toString(), "photo", 0));
     }
 

@@ -45,6 +45,8 @@ public final class CardPage {
      * @param settled steps that nobody has to come back to
      * @param left how long yet, for one person and for two
      * @param next the step in hand; empty at the end
+     * @param open keys of the steps that are not settled; none before it is begun
+     * @param stamp of the newest row that this is by
      */
     public record Whole(
             boolean begun,
@@ -62,7 +64,9 @@ public final class CardPage {
             List<PartRow> parts,
             List<LogRow> log,
             List<FoundRow> found,
-            String next) {}
+            String next,
+            List<String> open,
+            long stamp) {}
 
     /** Something that has to be true. */
     public record HoldRow(int number, String text, boolean held) {}
@@ -80,6 +84,7 @@ public final class CardPage {
      *
      * @param spec what it is tightened to; empty while nobody said
      * @param verified false for a figure from a forum
+     * @param bears what its thread usually takes; empty where that is not known
      * @param state UNKNOWN, OPEN, REOPENED, OFF, UNMARKED or DONE
      */
     public record FastenerRow(
@@ -95,13 +100,38 @@ public final class CardPage {
             boolean verified,
             String reading,
             String state,
-            String word) {}
+            String word,
+            String bears) {}
 
     /** What the large button says and does: a form's what and item, or the way to another step. */
     public record Act(
             String text, String what, String item, @Nullable String step) {}
 
-    /** A step in hand. */
+    /**
+     * What a step asks for, in its order; the last is that it is done.
+     *
+     * @param text what the large button says of it
+     * @param step the other step that it waits for; null where it is none
+     * @param met it is so already
+     */
+    public record Ask(
+            String text, String what, String item, @Nullable String step, boolean met) {}
+
+    /**
+     * What goes on where nobody can be asked.
+     *
+     * @param asks of the step, met or not
+     * @param open keys of the steps that are not settled, in their order
+     * @param stamp of the newest row that this is by
+     */
+    public record Ahead(List<Ask> asks, List<String> open, long stamp) {}
+
+    /**
+     * A step in hand.
+     *
+     * @param bench parts that are asked about before it, or will be
+     * @param waits it waits for one of them now
+     */
     public record Bay(
             int number,
             int all,
@@ -121,6 +151,7 @@ public final class CardPage {
             List<CaptureRow> captures,
             List<FastenerRow> fasteners,
             List<PartRow> bench,
+            boolean waits,
             Act act,
             boolean done,
             boolean reopened,
@@ -132,5 +163,6 @@ public final class CardPage {
             boolean followingTwo,
             int onBench,
             int parts,
+            Ahead ahead,
             String client) {}
 }

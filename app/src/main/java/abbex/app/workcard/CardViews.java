@@ -5,6 +5,8 @@ import abbex.app.drawing.CardLine;
 import abbex.app.page.Numerals;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
+import abbex.core.torque.Plausible;
+import abbex.core.torque.ScrewThread;
 import abbex.core.torque.Tightening;
 import abbex.core.torque.TorqueSpec;
 import abbex.core.units.TorqueUnit;
@@ -25,10 +27,12 @@ import org.springframework.stereotype.Component;
 @Component
 class CardViews {
     private final Cards cards;
+    private final CardAsks asks;
     private final Words words;
 
-    CardViews(Cards cards, Words words) {
+    CardViews(Cards cards, CardAsks asks, Words words) {
         this.cards = cards;
+        this.asks = asks;
         this.words = words;
     }
 
@@ -52,7 +56,9 @@ class CardViews {
                 parts(state, reader),
                 log(current, reader),
                 found(current),
-                next);
+                next,
+                current.begun() ? CardAsks.open(current) : List.of(),
+                CardAsks.stamp(current));
     }
 
     private CardLine line(Cards.Current current, String hand) {
@@ -154,7 +160,7 @@ class CardViews {
                 part.key(),
                 part(part, reader),
                 words.say("fate." + part.fate()),
-                part.fate() == BenchPart.Fate.ON_BENCH,
+                part.open(),
                 state.reason(part.key()));
     }
 
@@ -263,27 +269,24 @@ class CardViews {
                 step.step().fasteners().stream()
                         .map(f -> fastener(current, step, f, reader))
                         .toList(),
-                blockers.stream()
+                state.asks(step).stream()
                         .filter(Blocker.OnBench.class::isInstance)
                         .map(b -> row(state, ((Blocker.OnBench) b).part(), reader))
                         .toList(),
-                act(current, step, blockers, reader),
+                blockers.stream().anyMatch(Blocker.OnBench.class::isInstance),
+                act(current, step, reader),
                 state.done(step.key()),
                 state.reopened(step),
                 state.otherwise(step.key()).map(CardEvent.Otherwise::reason).orElse(""),
                 state.otherwise(step.key()).map(CardEvent.Otherwise::limit).orElse(""),
                 number > 1 ? steps.get(number - 2).key() : "",
                 following.map(CardStep::key).orElse(""),
-                following.map(s -> title(s, reader)).orElse(""),
+                following.map(s -> asks.title(s, reader)).orElse(""),
                 following.filter(s -> s.step().hands() > 1).isPresent(),
                 (int) parts.stream().filter(CardPage.PartRow::open).count(),
                 parts.size(),
+                asks.ahead(current, step, reader),
                 UUID.randomUUID().toString());
-    }
-
-    private String title(CardStep step, Reader reader) {
-        String place = place(step, reader);
-        return place.isEmpty() ? step.step().title() : step.step().title() + ", " + place;
     }
 
     private String access(CardStep step, Reader reader) {
@@ -319,51 +322,42 @@ class CardViews {
                         .map(r -> Numerals.html(torque(r.newtonMetres(), reader)))
                         .orElse(""),
                 is.state().name(),
-                words.say("tight." + is.state()));
+                words.say("tight." + is.state()),
+                bears(f, reader));
+    }
+
+    private String bears(Step.Fastener fastener, Reader reader) {
+        return ScrewThread.read(fastener.thread())
+                .map(thread -> Plausible.range(thread, Optional.empty()))
+                .map(range -> words.say(
+                        "fit.bears",
+                        reader,
+                        "thread",
+                        fastener.thread(),
+                        "least",
+                        torque(range.least().newtonMetres(), reader),
+                        "most",
+                        torque(range.most().newtonMetres(), reader)))
+                .orElse("");
     }
 
     /** The first thing that keeps it from being ticked is what the large button is about. */
-    private CardPage.Act act(Cards.Current current, CardStep step, List<Blocker> blockers, Reader reader) {
+    private CardPage.Act act(Cards.Current current, CardStep step, Reader reader) {
         if (!current.begun()) {
             return new CardPage.Act(words.say("fit.begin"), "", "", "");
         }
-        if (blockers.isEmpty()) {
-            return current.state().done(step.key())
-                    ? new CardPage.Act(
-                            words.say("fit.go"),
-                            "",
-                            "",
-                            current.state().next().map(CardStep::key).orElse(""))
-                    : new CardPage.Act(words.say("fit.done"), Cards.What.TICKED.name(), "", null);
-        }
-        Blocker first = blockers.get(0);
-        if (first instanceof Blocker.Before before) {
+        Optional<CardPage.Ask> first = asks.of(current, step, current.state().blockers(step), reader).stream()
+                .filter(ask -> !ask.met())
+                .findFirst();
+        if (first.isEmpty()) {
             return new CardPage.Act(
-                    words.say(
-                            "fit.first",
-                            reader,
-                            "number",
-                            Integer.toString(current.card().number(before.step().key())),
-                            "title",
-                            title(before.step(), reader)),
+                    words.say("fit.go"),
                     "",
                     "",
-                    before.step().key());
+                    current.state().next().map(CardStep::key).orElse(""));
         }
-        if (first instanceof Blocker.Hold hold) {
-            return new CardPage.Act(
-                    words.say("fit.hold", reader, "hold", hold.text()),
-                    Cards.What.HELD.name(),
-                    Integer.toString(hold.number()),
-                    null);
-        }
-        if (first instanceof Blocker.Loose loose && loose.state() == Tightening.State.UNMARKED) {
-            return new CardPage.Act(
-                    words.say("fit.mark", reader, "name", loose.fastener().name()),
-                    Cards.What.MARKED.name(),
-                    loose.key(),
-                    null);
-        }
-        return new CardPage.Act(words.say("fit.open"), "", "", null);
+        CardPage.Ask ask = first.get();
+        boolean button = CardAsks.PRESSED.contains(ask.what());
+        return new CardPage.Act(ask.text(), button ? ask.what() : "", ask.item(), ask.step());
     }
 }

@@ -343,9 +343,31 @@ public class Cards {
     /** What somebody writes down. */
     record Note(What what, String step, String item, String text, String more, double value) {}
 
+    /** A row that this client sent stands already. */
+    boolean stands(Job job, UUID client) {
+        return jdbc.sql("select 1 from card_entry where shop_id = :shop and job_id = :job and client = :client")
+                .param("shop", job.shop().toString())
+                .param("job", job.id().toString())
+                .param("client", client.toString())
+                .query((row, n) -> 1)
+                .optional()
+                .isPresent();
+    }
+
+    /** When something was typed that waited for so many ms; never before the card was begun. */
+    Instant typed(Job job, long ago) {
+        Instant begun = jdbc.sql("select begun_at from card where shop_id = :shop and job_id = :job")
+                .param("shop", job.shop().toString())
+                .param("job", job.id().toString())
+                .query((row, n) -> Times.instant(row, "begun_at"))
+                .optional()
+                .orElse(Instant.EPOCH);
+        return Times.typed(clock.instant(), ago, begun);
+    }
+
     /** Writes a row; one that this client sent before is not written again. */
     @Transactional
-    void add(Person by, Job job, UUID client, Note note) {
+    void add(Person by, Job job, UUID client, Instant at, Note note) {
         long newest = specs.newest(job.shop(), job.vehicle());
         try {
             jdbc.sql(ADD)
@@ -360,7 +382,7 @@ public class Cards {
                     .param("value", note.value())
                     .param("spec", newest)
                     .param("person", by.id().toString())
-                    .param("at", Times.column(clock.instant()))
+                    .param("at", Times.column(at))
                     .update();
         } catch (DuplicateKeyException twice) {
             // It stands already.

@@ -72,6 +72,6 @@ public class WorkedCard {
     }
 
     private void add(Person by, Job job, Cards.Note note) {
-        cards.add(by, job, UUID.randomUUID(), note);
+        cards.add(by, job, UUID.randomUUID(), cards.typed(job, 0), note);
     }
 }

@@ -31,7 +31,7 @@ public record BenchPart(String key, String kind, boolean supplied, Place place, 
     }
 
     /** What the bench has to lose before wheels go on: what was brought for the vehicle, and what has to go back. */
-    boolean open() {
+    public boolean open() {
         return fate == Fate.ON_BENCH;
     }
 }

@@ -26,14 +26,17 @@ public final class CardState {
     private final Map<String, CardEvent.Placed> placed = new HashMap<>();
     private final Map<String, List<Tightening.Event>> fastened = new HashMap<>();
 
-    private CardState(Card card, Wanted wanted) {
+    private final List<CardEvent> events;
+
+    private CardState(Card card, Wanted wanted, List<CardEvent> events) {
         this.card = card;
         this.wanted = wanted;
+        this.events = List.copyOf(events);
     }
 
     /** By its events, the first first. What speaks of a step that the card has not is kept and counts nowhere. */
     public static CardState of(Card card, Wanted wanted, List<CardEvent> events) {
-        CardState state = new CardState(card, wanted);
+        CardState state = new CardState(card, wanted, events);
         events.forEach(state::take);
         return state;
     }
@@ -89,40 +92,53 @@ public final class CardState {
 
     /** What keeps a step from being ticked, in the order in which it is seen to; empty where nothing does. */
     public List<Blocker> blockers(CardStep step) {
-        List<Blocker> blockers = new ArrayList<>();
-        for (CardStep other : card.steps()) {
-            if (card.before().getOrDefault(step.key(), Set.of()).contains(other.key()) && !settled(other.key())) {
-                blockers.add(new Blocker.Before(other));
-            }
-        }
-        for (int i = 0; i < step.step().holds().size(); i++) {
-            if (!held(step.key(), i)) {
-                blockers.add(new Blocker.Hold(i, step.step().holds().get(i)));
-            }
-        }
-        for (Step.Capture capture : step.step().captures()) {
-            if (captured(step.key(), capture.id()).isEmpty()) {
-                blockers.add(new Blocker.Missing(capture));
-            }
-        }
-        blockers.addAll(loose(step));
-        if (step.step().role().filter(r -> r == Step.Role.CLOSE).isPresent()) {
-            parts().stream()
-                    .filter(part -> part.open() && near(part.place(), step.place()))
-                    .forEach(part -> blockers.add(new Blocker.OnBench(part)));
-        }
-        return blockers;
+        return asks(step, this).stream().filter(ask -> !met(step, ask)).toList();
     }
 
-    private List<Blocker> loose(CardStep step) {
-        List<Blocker> loose = new ArrayList<>();
-        for (Step.Fastener fastener : step.step().fasteners()) {
-            Tightening.State is = tightening(step.fastener(fastener)).state();
-            if (is != Tightening.State.DONE) {
-                loose.add(new Blocker.Loose(step.fastener(fastener), fastener, is));
-            }
+    /** All that a step asks for, met or not, as it will be once all before it are done: what is gone through where nobody can be asked. */
+    public List<Blocker> asks(CardStep step) {
+        List<CardEvent> ahead = new ArrayList<>(events);
+        card.steps().stream()
+                .takeWhile(other -> !other.equals(step))
+                .filter(other -> !settled(other.key()))
+                .forEach(other -> ahead.add(new CardEvent.Ticked(other.key())));
+        return asks(step, of(card, wanted, ahead));
+    }
+
+    private List<Blocker> asks(CardStep step, CardState bench) {
+        List<Blocker> asks = new ArrayList<>();
+        card.steps().stream()
+                .filter(other ->
+                        card.before().getOrDefault(step.key(), Set.of()).contains(other.key()))
+                .forEach(other -> asks.add(new Blocker.Before(other)));
+        for (int i = 0; i < step.step().holds().size(); i++) {
+            asks.add(new Blocker.Hold(i, step.step().holds().get(i)));
         }
-        return loose;
+        step.step().captures().forEach(capture -> asks.add(new Blocker.Missing(capture)));
+        for (Step.Fastener fastener : step.step().fasteners()) {
+            String key = step.fastener(fastener);
+            asks.add(new Blocker.Loose(key, fastener, tightening(key).state()));
+        }
+        if (step.step().role().filter(r -> r == Step.Role.CLOSE).isPresent()) {
+            bench.parts().stream()
+                    .filter(part -> part.open() && near(part.place(), step.place()))
+                    .forEach(part -> asks.add(new Blocker.OnBench(part)));
+        }
+        return asks;
+    }
+
+    /** What a step asks for is so. */
+    public boolean met(CardStep step, Blocker ask) {
+        if (ask instanceof Blocker.Before before) {
+            return settled(before.step().key());
+        }
+        if (ask instanceof Blocker.Hold hold) {
+            return held(step.key(), hold.number());
+        }
+        if (ask instanceof Blocker.Missing missing) {
+            return !captured(step.key(), missing.capture().id()).isEmpty();
+        }
+        return ask instanceof Blocker.Loose loose && loose.state() == Tightening.State.DONE;
     }
 
     private static Optional<End> end(Place place) {
@@ -216,7 +232,9 @@ public final class CardState {
 
     /** A step that was ticked and whose fastener a better source has opened since. */
     public boolean reopened(CardStep step) {
-        return done(step.key()) && !loose(step).isEmpty();
+        return done(step.key())
+                && step.step().fasteners().stream()
+                        .anyMatch(f -> tightening(step.fastener(f)).state() != Tightening.State.DONE);
     }
 
     /** What has to be looked at, and what is open. */

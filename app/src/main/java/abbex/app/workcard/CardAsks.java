@@ -1,0 +1,115 @@
+package abbex.app.workcard;
+
+import abbex.app.page.Reader;
+import abbex.app.page.Words;
+import abbex.core.torque.Tightening;
+import abbex.core.workcard.Blocker;
+import abbex.core.workcard.CardStep;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import org.springframework.stereotype.Component;
+
+/** What a step asks for, as a row of what is pressed or filled in. */
+@Component
+class CardAsks {
+    /** What is one press; all else is filled in where it stands. */
+    static final Set<String> PRESSED =
+            Set.of(Cards.What.HELD.name(), Cards.What.MARKED.name(), Cards.What.TICKED.name());
+
+    static final String SPEC = "SPEC";
+
+    private final Words words;
+
+    CardAsks(Words words) {
+        this.words = words;
+    }
+
+    CardPage.Ahead ahead(Cards.Current current, CardStep step, Reader reader) {
+        return new CardPage.Ahead(of(current, step, current.state().asks(step), reader), open(current), stamp(current));
+    }
+
+    static List<String> open(Cards.Current current) {
+        return current.card().steps().stream()
+                .map(CardStep::key)
+                .filter(key -> !current.state().settled(key))
+                .toList();
+    }
+
+    static long stamp(Cards.Current current) {
+        return current.entries().stream().mapToLong(Cards.Entry::seq).max().orElse(0);
+    }
+
+    List<CardPage.Ask> of(Cards.Current current, CardStep step, List<Blocker> all, Reader reader) {
+        List<CardPage.Ask> asks = new ArrayList<>();
+        for (Blocker one : all) {
+            if (one instanceof Blocker.Loose loose) {
+                fastener(asks, loose, reader);
+            } else {
+                asks.add(ask(current, step, one, reader));
+            }
+        }
+        asks.add(new CardPage.Ask(
+                words.say("fit.done"),
+                Cards.What.TICKED.name(),
+                "",
+                null,
+                current.state().done(step.key())));
+        return asks;
+    }
+
+    private CardPage.Ask ask(Cards.Current current, CardStep step, Blocker one, Reader reader) {
+        boolean met = current.state().met(step, one);
+        if (one instanceof Blocker.Before before) {
+            String number = Integer.toString(current.card().number(before.step().key()));
+            String text = words.say("fit.first", reader, "number", number, "title", title(before.step(), reader));
+            return new CardPage.Ask(text, "", "", before.step().key(), met);
+        }
+        if (one instanceof Blocker.Hold hold) {
+            String text = words.say("fit.hold", reader, "hold", hold.text());
+            return new CardPage.Ask(text, Cards.What.HELD.name(), Integer.toString(hold.number()), null, met);
+        }
+        if (one instanceof Blocker.Missing missing) {
+            String text =
+                    words.say("fit.ask.write", reader, "what", missing.capture().what());
+            return new CardPage.Ask(
+                    text, Cards.What.CAPTURED.name(), missing.capture().id(), null, met);
+        }
+        return new CardPage.Ask(
+                words.say("fit.ask.place"),
+                Cards.What.PLACED.name(),
+                ((Blocker.OnBench) one).part().key(),
+                null,
+                met);
+    }
+
+    /** Its figure, tight, painted: each once the one before is so. */
+    private void fastener(List<CardPage.Ask> asks, Blocker.Loose loose, Reader reader) {
+        String name = loose.fastener().name();
+        Tightening.State is = loose.state();
+        boolean tight = is == Tightening.State.UNMARKED || is == Tightening.State.DONE;
+        asks.add(new CardPage.Ask(
+                words.say("fit.ask.spec", reader, "name", name),
+                SPEC,
+                loose.key(),
+                null,
+                is != Tightening.State.UNKNOWN));
+        asks.add(new CardPage.Ask(
+                words.say("fit.ask.tighten", reader, "name", name),
+                Cards.What.TIGHTENED.name(),
+                loose.key(),
+                null,
+                tight));
+        asks.add(new CardPage.Ask(
+                words.say("fit.mark", reader, "name", name),
+                Cards.What.MARKED.name(),
+                loose.key(),
+                null,
+                is == Tightening.State.DONE));
+    }
+
+    String title(CardStep step, Reader reader) {
+        String place = step.end().isEmpty() ? "" : words.word(step.place(), reader);
+        return place.isEmpty() ? step.step().title() : step.step().title() + ", " + place;
+    }
+}
