@@ -195,6 +195,7 @@ class ArchitectureTest {
             Map.entry("card_entry", "workcard"),
             Map.entry("torque_spec", "workcard"),
             Map.entry("card_photo", "workcard"),
+            Map.entry("own_step", "workcard"),
             Map.entry("handed_over", "handover"),
             Map.entry("hand_over_answer", "handover"),
             Map.entry("sheet_printed", "handover"),

@@ -45,7 +45,7 @@ final class CardAnswer {
     /** Kinds of parts, or facts, apart by blanks. */
     private static Set<String> words(Fields fields, String name) {
         String text = fields.text(name).orElse("").strip();
-        if (!text.matches("[a-z -]{0,200}")) {
+        if (!text.matches("[a-z@ -]{0,200}")) {
             throw ApiProblem.field(name, text, "api.field.words", "\"spring damper stop\"");
         }
         return text.isEmpty()
@@ -61,7 +61,7 @@ final class CardAnswer {
         answer.put("footing", step.step().footing().name());
         answer.put("minutes", step.step().minutes());
         answer.put("hands", step.step().hands());
-        answer.put("holds", step.step().holds());
+        answer.put("holds", step.step().allHolds());
         answer.put(
                 "after",
                 card.before().getOrDefault(step.key(), Set.of()).stream()

@@ -22,25 +22,38 @@ class Books {
 
     private final JdbcClient jdbc;
     private final Reads reads;
-    private final String shipped;
+    private final OwnSteps own;
+    private final ObjectNode shipped;
 
     /** Read and checked when the application starts: what does not fit together keeps it from starting. */
-    Books(JdbcClient jdbc, Reads reads) {
+    Books(JdbcClient jdbc, Reads reads, OwnSteps own) {
+        this.own = own;
         this.jdbc = jdbc;
         this.reads = reads;
         StepFiles.shipped();
-        ObjectNode all = JSON.createObjectNode();
-        StepFiles.SHIPPED.forEach(name -> all.set(name, JSON.readTree(StepFiles.text("steps/" + name + ".json"))));
-        shipped = all.toString();
+        shipped = JSON.createObjectNode();
+        StepFiles.SHIPPED.forEach(name -> shipped.set(name, JSON.readTree(StepFiles.text("steps/" + name + ".json"))));
     }
 
-    /** The id under which a shop has what ships now. */
+    /** What ships, and the shop's own. */
+    private String body(UUID shop) {
+        return reads.ofShop(shop, List.of(Books.class, shop), () -> {
+            ObjectNode all = shipped.deepCopy();
+            own.of(shop).forEach((step, file) -> all.set(OWN + step, JSON.readTree(file)));
+            return all.toString();
+        });
+    }
+
+    /** Names of the shop's own files begin so. */
+    private static final String OWN = "own-";
+
+    /** The id under which a shop has what counts now. */
     String now(UUID shop) {
         String id = id(shop);
         jdbc.sql("insert ignore into step_book (id, shop_id, body) values (:id, :shop, :body)")
                 .param("id", id)
                 .param("shop", shop.toString())
-                .param("body", shipped)
+                .param("body", body(shop))
                 .update();
         return id;
     }
@@ -49,16 +62,20 @@ class Books {
     String id(UUID shop) {
         try {
             byte[] digest =
-                    MessageDigest.getInstance("SHA-256").digest((shop + shipped).getBytes(StandardCharsets.UTF_8));
+                    MessageDigest.getInstance("SHA-256").digest((shop + body(shop)).getBytes(StandardCharsets.UTF_8));
             return HexFormat.of().formatHex(digest);
         } catch (NoSuchAlgorithmException none) {
             throw new IllegalStateException(none);
         }
     }
 
-    /** A card that was not begun goes by what ships. */
+    /** The steps that a shop has now. */
+    List<Chapter> today(UUID shop) {
+        return reads.ofShop(shop, List.of(Books.class, shop, "today"), () -> chapters(body(shop)));
+    }
+
     List<Chapter> shipped() {
-        return chapters(shipped);
+        return chapters(shipped.toString());
     }
 
     List<Chapter> of(UUID shop, String id) {

@@ -19,6 +19,9 @@ class CardAsks {
 
     static final String SPEC = "SPEC";
 
+    /** To which side something points. */
+    static final String WAYS = "up|down|forward|rearward|inboard|outboard";
+
     private final Words words;
 
     CardAsks(Words words) {
@@ -74,6 +77,14 @@ class CardAsks {
                     words.say("fit.ask.write", reader, "what", missing.capture().what());
             return new CardPage.Ask(
                     text, Cards.What.CAPTURED.name(), missing.capture().id(), null, met);
+        }
+        if (one instanceof Blocker.Unlocked open) {
+            String text = words.say("fit.ask.lock", reader, "lock", open.text(), "title", title(open.step(), reader));
+            return new CardPage.Ask(text, "", "", open.step().key(), false);
+        }
+        if (one instanceof Blocker.Offer offer) {
+            String text = words.say("fit.ask.offer", reader, "text", offer.text());
+            return new CardPage.Ask(text, Cards.What.ANSWERED.name(), offer.id(), null, met);
         }
         return new CardPage.Ask(
                 words.say("fit.ask.place"),

@@ -9,13 +9,17 @@ import abbex.app.page.NotHere;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.app.people.Person;
+import abbex.core.vehicle.End;
 import abbex.core.workcard.CardStep;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.util.Arrays;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -72,8 +76,12 @@ class CardController {
     String begin(@Me Person me, @PathVariable UUID id, @RequestParam Map<String, String> parameters) {
         Job job = job(me, id);
         Set<String> facts = new TreeSet<>();
-        Cards.FACTS.stream().filter(fact -> "yes".equals(parameters.get(fact))).forEach(facts::add);
-        cards.begin(me, job, facts);
+        cards.asked(job).stream()
+                .filter(fact -> "yes".equals(parameters.get(fact)))
+                .forEach(facts::add);
+        Set<End> now = ends(parameters);
+        boolean all = now.isEmpty() || now.size() == End.values().length;
+        cards.begin(me, job, facts, all ? List.of() : List.of(now));
         return cards.of(job)
                 .state()
                 .next()
@@ -81,9 +89,48 @@ class CardController {
                 .orElse("redirect:/jobs/" + id + "/fit");
     }
 
+    private static Set<End> ends(Map<String, String> parameters) {
+        return Arrays.stream(End.values())
+                .filter(end -> "yes".equals(parameters.get("now-" + end.code())))
+                .collect(Collectors.toUnmodifiableSet());
+    }
+
+    /** Another round for one end or both; sent twice it is one. */
+    @PostMapping("/jobs/{id}/fit/round")
+    ModelAndView round(@Me Person me, @PathVariable UUID id, @RequestParam Map<String, String> parameters) {
+        Job job = job(me, id);
+        Cards.Current current = cards.of(job);
+        Form form = new Form(me, words, parameters);
+        Set<End> ends = ends(parameters);
+        if (ends.isEmpty() || !current.begun()) {
+            form.problem("now-front", "problem.fit.round");
+            return whole(me, job, form);
+        }
+        if (form.text("rounds")
+                .equals(Integer.toString(current.wanted().rounds().size()))) {
+            cards.round(job, ends);
+        }
+        return new ModelAndView("redirect:/jobs/" + id + "/fit");
+    }
+
+    /** The card goes on with the steps of today. */
+    @PostMapping("/jobs/{id}/fit/newer")
+    String newer(@Me Person me, @PathVariable UUID id) {
+        cards.renew(job(me, id));
+        return "redirect:/jobs/" + id + "/fit";
+    }
+
+    /** A step in hand; with a crow-foot, what the wrench is set to. */
     @GetMapping("/jobs/{id}/fit/{step}")
-    ModelAndView bay(@Me Person me, @PathVariable UUID id, @PathVariable String step) {
-        return bay(me, job(me, id), step, Form.blank(me, words));
+    ModelAndView bay(
+            @Me Person me,
+            @PathVariable UUID id,
+            @PathVariable String step,
+            @RequestParam Map<String, String> parameters) {
+        Form form = new Form(me, words, parameters);
+        Job job = job(me, id);
+        String setting = form.has("arm") ? views.setting(cards.of(job), form) : "";
+        return bay(me, job, step, form).addObject("setting", setting);
     }
 
     private ModelAndView bay(Person me, Job job, String key, Form form) {

@@ -92,6 +92,7 @@ class CardNotes {
             case TIGHTENED -> tightened(step, item, form);
             case MARKED, LOOSENED -> fastener(step, item, form).flatMap(f -> plain(what, step, item));
             case FOUND -> found(step, form);
+            case ANSWERED -> answered(job, step, item, form);
         };
     }
 
@@ -111,7 +112,7 @@ class CardNotes {
 
     private static Optional<Cards.Note> held(CardStep step, String item, Form form) {
         boolean known = item.matches("\\d{1,2}")
-                && Integer.parseInt(item) < step.step().holds().size();
+                && Integer.parseInt(item) < step.step().allHolds().size();
         if (!known) {
             form.problem("what", "problem.choice.unknown", "read", item);
         }
@@ -145,6 +146,10 @@ class CardNotes {
         String text = form.line(field, LONG);
         if (text.isEmpty()) {
             form.problem(field, "problem.fit.empty");
+        } else if (kind == Step.Capture.Kind.WAY && !text.matches(CardAsks.WAYS)) {
+            form.problem(field, "problem.fit.way", "read", text);
+        } else if (kind == Step.Capture.Kind.HOLE && !text.matches("[1-9]")) {
+            form.problem(field, "problem.fit.hole", "read", text);
         } else if (kind == Step.Capture.Kind.CLOCK && !text.matches("(1[0-2]|[1-9])([.]5)?")) {
             form.problem(field, "problem.fit.clock", "read", text);
         }
@@ -246,6 +251,19 @@ class CardNotes {
         }
         String answer = form.text("answer").matches("YES|NO|LATER") ? form.text("answer") : "";
         return Optional.of(new Cards.Note(Cards.What.FOUND, step.key(), answer, text, form.line("price", 40), 0));
+    }
+
+    /** What the customer says to what was found; what it is to cost may be said with it. */
+    private Optional<Cards.Note> answered(Job job, CardStep step, String item, Form form) {
+        boolean known = cards.of(job).entries().stream()
+                .anyMatch(e ->
+                        e.what() == Cards.What.FOUND && Long.toString(e.seq()).equals(item));
+        if (!known || !form.text("answer").matches("YES|NO")) {
+            form.problem("what", "problem.choice.unknown", "read", item + " " + form.text("answer"));
+            return Optional.empty();
+        }
+        return Optional.of(
+                new Cards.Note(Cards.What.ANSWERED, step.key(), item, form.text("answer"), form.line("price", 40), 0));
     }
 
     /** What a fastener is tightened to, with where that is from; what its thread cannot bear is asked about once. */

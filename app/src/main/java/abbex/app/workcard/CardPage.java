@@ -1,6 +1,8 @@
 package abbex.app.workcard;
 
 import abbex.app.drawing.CardLine;
+import abbex.app.drawing.FootingDrawing;
+import abbex.core.workcard.Step;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -13,6 +15,7 @@ public final class CardPage {
      *
      * @param mark done, otherwise, look for one that has to be done again, now for the one in hand, or empty
      * @param note how it was done otherwise, with its limit
+     * @param who ticked it
      */
     public record Row(
             int number,
@@ -22,7 +25,8 @@ public final class CardPage {
             String minutes,
             boolean two,
             String mark,
-            String note) {}
+            String note,
+            String who) {}
 
     /** Steps of one footing. */
     public record Block(String footing, List<Row> rows) {}
@@ -34,8 +38,13 @@ public final class CardPage {
     public record LogRow(
             String name, String place, String spec, String source, String reading, String mark, String word) {}
 
-    /** Something found while it was open. */
-    public record FoundRow(String text, String price, String answer) {}
+    /**
+     * Something found while it was open.
+     *
+     * @param step in which it was found
+     * @param open the customer has not answered
+     */
+    public record FoundRow(String id, String step, String text, String price, String answer, boolean open) {}
 
     /**
      * The whole card.
@@ -44,6 +53,9 @@ public final class CardPage {
      * @param onLift it stands where a lift is
      * @param settled steps that nobody has to come back to
      * @param left how long yet, for one person and for two
+     * @param newer the shop has other steps by now
+     * @param calls how often a second pair of hands is called for
+     * @param ends that the kit touches
      * @param next the step in hand; empty at the end
      * @param open keys of the steps that are not settled; none before it is begun
      * @param stamp of the newest row that this is by
@@ -53,12 +65,16 @@ public final class CardPage {
             List<String> facts,
             boolean onLift,
             boolean changed,
+            boolean newer,
             boolean finished,
             int settled,
             int all,
             String left,
             String leftTwo,
             int lifts,
+            int calls,
+            List<EndRow> ends,
+            int rounds,
             CardLine line,
             List<Block> blocks,
             List<PartRow> parts,
@@ -68,14 +84,37 @@ public final class CardPage {
             List<String> open,
             long stamp) {}
 
+    /**
+     * An end that the kit touches.
+     *
+     * @param later no round is for it yet
+     */
+    public record EndRow(String code, String name, boolean later) {}
+
     /** Something that has to be true. */
     public record HoldRow(int number, String text, boolean held) {}
 
     /** Something to write down. */
-    public record CaptureRow(String id, String what, String like, String text, boolean clock, boolean photo) {
+    public record CaptureRow(String id, String what, String like, String text, String kind) {
         /** A photo that was taken. */
         public boolean taken() {
-            return photo && text.matches("[0-9a-f-]{36}");
+            return photo() && text.matches("[0-9a-f-]{36}");
+        }
+
+        public boolean photo() {
+            return kind.equals(Step.Capture.Kind.PHOTO.name());
+        }
+
+        public boolean clock() {
+            return kind.equals(Step.Capture.Kind.CLOCK.name());
+        }
+
+        public boolean way() {
+            return kind.equals(Step.Capture.Kind.WAY.name());
+        }
+
+        public boolean hole() {
+            return kind.equals(Step.Capture.Kind.HOLE.name());
         }
     }
 
@@ -131,6 +170,9 @@ public final class CardPage {
      *
      * @param bench parts that are asked about before it, or will be
      * @param waits it waits for one of them now
+     * @param traps what cannot be done any more after later steps
+     * @param stands how it stands, in words
+     * @param offers that it waits for
      */
     public record Bay(
             int number,
@@ -146,12 +188,16 @@ public final class CardPage {
             CardLine line,
             List<HoldRow> holds,
             List<String> cautions,
+            List<String> traps,
+            FootingDrawing side,
+            String stands,
             List<String> tools,
             String access,
             List<CaptureRow> captures,
             List<FastenerRow> fasteners,
             List<PartRow> bench,
             boolean waits,
+            List<FoundRow> offers,
             Act act,
             boolean done,
             boolean reopened,

@@ -2,6 +2,7 @@ package abbex.app.workcard;
 
 import abbex.app.arrive.Job;
 import abbex.app.drawing.CardLine;
+import abbex.app.form.Form;
 import abbex.app.page.Numerals;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
@@ -10,6 +11,8 @@ import abbex.core.torque.ScrewThread;
 import abbex.core.torque.Tightening;
 import abbex.core.torque.TorqueSpec;
 import abbex.core.units.TorqueUnit;
+import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.End;
 import abbex.core.workcard.BenchPart;
 import abbex.core.workcard.Blocker;
 import abbex.core.workcard.CardEvent;
@@ -19,8 +22,11 @@ import abbex.core.workcard.Step;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /** Words and lines for a card. */
@@ -28,9 +34,11 @@ import org.springframework.stereotype.Component;
 class CardViews {
     private final Cards cards;
     private final CardAsks asks;
+    private final CardSides sides;
     private final Words words;
 
-    CardViews(Cards cards, CardAsks asks, Words words) {
+    CardViews(Cards cards, CardAsks asks, CardSides sides, Words words) {
+        this.sides = sides;
         this.cards = cards;
         this.asks = asks;
         this.words = words;
@@ -42,15 +50,19 @@ class CardViews {
         String next = state.next().map(CardStep::key).orElse("");
         return new CardPage.Whole(
                 current.begun(),
-                cards.asked(job.vehicle().kind()),
+                cards.asked(job),
                 job.where().bay().toLowerCase(Locale.ROOT).contains(words.say("fit.bay.lift")),
                 current.changed(),
+                current.newer(),
                 state.finished(),
                 state.settled(),
                 current.card().steps().size(),
                 time(state.minutes(1), reader),
                 time(state.minutes(2), reader),
                 current.card().lifts(),
+                current.card().calls(),
+                ends(current, reader),
+                current.wanted().rounds().size(),
                 line(current, next),
                 blocks(current, next, reader),
                 parts(state, reader),
@@ -59,6 +71,14 @@ class CardViews {
                 next,
                 current.begun() ? CardAsks.open(current) : List.of(),
                 CardAsks.stamp(current));
+    }
+
+    private List<CardPage.EndRow> ends(Cards.Current current, Reader reader) {
+        return Stream.of(End.values())
+                .filter(end -> !current.wanted().supplied().get(end).isEmpty())
+                .map(end -> new CardPage.EndRow(
+                        end.code(), words.word(end, reader), current.wanted().later(end)))
+                .toList();
     }
 
     private CardLine line(Cards.Current current, String hand) {
@@ -104,7 +124,7 @@ class CardViews {
             }
             footing = step.step().footing();
             number++;
-            rows.add(row(current.state(), step, number, next, reader));
+            rows.add(row(current, step, number, next, reader));
         }
         if (!rows.isEmpty()) {
             blocks.add(new CardPage.Block(words.say("footing." + footing), List.copyOf(rows)));
@@ -112,7 +132,8 @@ class CardViews {
         return blocks;
     }
 
-    private CardPage.Row row(CardState state, CardStep step, int number, String next, Reader reader) {
+    private CardPage.Row row(Cards.Current current, CardStep step, int number, String next, Reader reader) {
+        CardState state = current.state();
         Optional<CardEvent.Otherwise> otherwise = state.otherwise(step.key());
         String mark = state.reopened(step)
                 ? "look"
@@ -135,7 +156,8 @@ class CardViews {
                         .map(o -> o.limit().isEmpty()
                                 ? o.reason()
                                 : words.say("fit.limited", reader, "reason", o.reason(), "limit", o.limit()))
-                        .orElse(""));
+                        .orElse(""),
+                current.who(step.key()));
     }
 
     private String part(BenchPart part, Reader reader) {
@@ -167,7 +189,7 @@ class CardViews {
     private List<CardPage.LogRow> log(Cards.Current current, Reader reader) {
         List<CardPage.LogRow> log = new ArrayList<>();
         for (CardStep step : current.card().steps()) {
-            for (Step.Fastener fastener : step.step().fasteners()) {
+            for (Step.Fastener fastener : current.state().fasteners(step)) {
                 Tightening is = current.state().tightening(step.fastener(fastener));
                 if (is.spec().isPresent() || is.reading().isPresent()) {
                     log.add(new CardPage.LogRow(
@@ -219,10 +241,19 @@ class CardViews {
     }
 
     private static List<CardPage.FoundRow> found(Cards.Current current) {
+        Map<String, Cards.Entry> answers = current.entries().stream()
+                .filter(e -> e.what() == Cards.What.ANSWERED)
+                .collect(Collectors.toMap(Cards.Entry::item, e -> e, (first, last) -> last));
         return current.entries().stream()
                 .filter(e -> e.what() == Cards.What.FOUND)
-                .map(e -> new CardPage.FoundRow(e.text(), e.more(), e.item()))
+                .map(e -> found(e, Optional.ofNullable(answers.get(Long.toString(e.seq())))))
                 .toList();
+    }
+
+    private static CardPage.FoundRow found(Cards.Entry e, Optional<Cards.Entry> answer) {
+        String said = answer.map(Cards.Entry::text).orElse(e.item());
+        String price = answer.map(Cards.Entry::more).filter(p -> !p.isEmpty()).orElse(e.more());
+        return new CardPage.FoundRow(Long.toString(e.seq()), e.step(), e.text(), price, said, !said.matches("YES|NO"));
     }
 
     CardPage.Bay bay(Job job, CardStep step, Reader reader) {
@@ -233,8 +264,8 @@ class CardViews {
         List<Blocker> blockers = state.blockers(step);
         Optional<CardStep> following = number < steps.size() ? Optional.of(steps.get(number)) : Optional.empty();
         List<CardPage.HoldRow> holds = new ArrayList<>();
-        for (int i = 0; i < step.step().holds().size(); i++) {
-            holds.add(new CardPage.HoldRow(i, step.step().holds().get(i), state.held(step.key(), i)));
+        for (int i = 0; i < step.step().allHolds().size(); i++) {
+            holds.add(new CardPage.HoldRow(i, step.step().allHolds().get(i), state.held(step.key(), i)));
         }
         List<CardPage.PartRow> parts = parts(state, reader);
         return new CardPage.Bay(
@@ -244,7 +275,7 @@ class CardViews {
                 step.step().title(),
                 step.step().why(),
                 place(step, reader),
-                step.end().isEmpty() ? "" : step.place().code(),
+                step.place() instanceof Corner ? step.place().code() : "",
                 words.say(
                         "fit.minutes",
                         reader,
@@ -255,6 +286,9 @@ class CardViews {
                 line(current, step.key()),
                 holds,
                 step.step().cautions(),
+                traps(current, step, reader),
+                sides.of(job, current, step),
+                words.say("footing." + step.step().footing()),
                 step.step().tools(),
                 access(step, reader),
                 step.step().captures().stream()
@@ -263,10 +297,9 @@ class CardViews {
                                 c.what(),
                                 words.say("capture.like." + c.kind()),
                                 state.captured(step.key(), c.id()),
-                                c.kind() == Step.Capture.Kind.CLOCK,
-                                c.kind() == Step.Capture.Kind.PHOTO))
+                                c.kind().name()))
                         .toList(),
-                step.step().fasteners().stream()
+                state.fasteners(step).stream()
                         .map(f -> fastener(current, step, f, reader))
                         .toList(),
                 state.asks(step).stream()
@@ -274,6 +307,11 @@ class CardViews {
                         .map(b -> row(state, ((Blocker.OnBench) b).part(), reader))
                         .toList(),
                 blockers.stream().anyMatch(Blocker.OnBench.class::isInstance),
+                found(current).stream()
+                        .filter(f -> blockers.stream()
+                                .anyMatch(b -> b instanceof Blocker.Offer offer
+                                        && offer.id().equals(f.id())))
+                        .toList(),
                 act(current, step, reader),
                 state.done(step.key()),
                 state.reopened(step),
@@ -287,6 +325,17 @@ class CardViews {
                 parts.size(),
                 asks.ahead(current, step, reader),
                 UUID.randomUUID().toString());
+    }
+
+    /** What has to be done now because a later step of this card takes the way to it. */
+    private List<String> traps(Cards.Current current, CardStep step, Reader reader) {
+        return step.step().traps().stream()
+                .flatMap(trap -> current.card().steps().stream()
+                        .filter(later -> later.step().id().equals(trap.step()) && later.meets(step))
+                        .limit(1)
+                        .map(later -> words.say(
+                                "fit.trap", reader, "title", later.step().title(), "what", trap.what())))
+                .toList();
     }
 
     private String access(CardStep step, Reader reader) {
@@ -324,6 +373,24 @@ class CardViews {
                 is.state().name(),
                 words.say("tight." + is.state()),
                 bears(f, reader));
+    }
+
+    /** What a wrench is set to for a fastener with what is at its end; empty where that does not fit. */
+    String setting(Cards.Current current, Form form) {
+        Optional<TorqueSpec> spec =
+                current.state().tightening(form.text("item")).spec();
+        if (spec.isEmpty()) {
+            form.problem("arm", "problem.fit.figure");
+        }
+        return spec.flatMap(s -> CrowFoot.of(s, form))
+                .map(s -> {
+                    String least = torque(s[0].newtonMetres(), form.reader());
+                    String most = torque(s[1].newtonMetres(), form.reader());
+                    return least.equals(most)
+                            ? words.say("fit.setting", form.reader(), "torque", least)
+                            : words.say("fit.settings", form.reader(), "least", least, "most", most);
+                })
+                .orElse("");
     }
 
     private String bears(Step.Fastener fastener, Reader reader) {

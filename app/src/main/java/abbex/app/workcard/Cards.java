@@ -1,21 +1,13 @@
 package abbex.app.workcard;
 
 import abbex.app.arrive.Job;
-import abbex.app.kit.KitField;
-import abbex.app.kit.KitValues;
 import abbex.app.kit.Kits;
 import abbex.app.people.Person;
 import abbex.app.store.Ids;
 import abbex.app.store.Reads;
 import abbex.app.store.Times;
-import abbex.core.torque.Tightening;
-import abbex.core.units.Torque;
 import abbex.core.vehicle.End;
-import abbex.core.vehicle.PerEnd;
-import abbex.core.vehicle.VehicleKind;
-import abbex.core.workcard.BenchPart;
 import abbex.core.workcard.Card;
-import abbex.core.workcard.CardEvent;
 import abbex.core.workcard.CardState;
 import abbex.core.workcard.CardStep;
 import abbex.core.workcard.Chapter;
@@ -25,15 +17,12 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
@@ -43,7 +32,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Cards {
     private static final String OF =
-            "select book_id, facts, supplied from card where shop_id = :shop and job_id = :job";
+            "select book_id, facts, supplied, rounds from card where shop_id = :shop and job_id = :job";
 
     private static final String ENTRIES = """
             select e.seq, e.what, e.step, e.item, e.text, e.more, e.value, e.spec_seq, e.made_at, p.initials
@@ -52,8 +41,8 @@ public class Cards {
             """;
 
     private static final String BEGIN = """
-            insert into card (id, shop_id, job_id, book_id, facts, supplied, person_id, begun_at)
-            values (:id, :shop, :job, :book, :facts, :supplied, :person, :at)
+            insert into card (id, shop_id, job_id, book_id, facts, supplied, rounds, person_id, begun_at)
+            values (:id, :shop, :job, :book, :facts, :supplied, :rounds, :person, :at)
             """;
 
     private static final String ADD = """
@@ -88,7 +77,9 @@ public class Cards {
         TIGHTENED,
         MARKED,
         LOOSENED,
-        FOUND
+        FOUND,
+        /** The customer said yes or no to what was found; the item is the row that told it. */
+        ANSWERED
     }
 
     /**
@@ -115,6 +106,7 @@ public class Cards {
      *
      * @param begun false for one that only shows what it would be
      * @param planned the parts that the plan brought when it began; others now where the plan was changed
+     * @param newer the shop has other steps by now than those that it began with
      */
     record Current(
             boolean begun,
@@ -123,10 +115,20 @@ public class Cards {
             CardState state,
             List<Entry> entries,
             Map<String, List<Specs.Said>> specs,
-            String planned) {
+            String planned,
+            boolean newer) {
+        /** Who ticked a step last; empty where nobody did. */
+        String who(String step) {
+            return entries.stream()
+                    .filter(e -> e.what() == What.TICKED && e.step().equals(step) && state.done(step))
+                    .reduce((first, last) -> last)
+                    .map(Entry::initials)
+                    .orElse("");
+        }
+
         /** The plan brings other parts than when the card began. */
         public boolean changed() {
-            return begun && !planned.equals(supplied(wanted));
+            return begun && !planned.equals(CardWants.supplied(wanted));
         }
     }
 
@@ -146,26 +148,39 @@ public class Cards {
         return books.shipped();
     }
 
-    private record Row(String book, Set<String> facts, String supplied) {}
+    private record Row(String book, Set<String> facts, String supplied, List<Set<End>> rounds) {}
 
     private Current read(Job job) {
         Optional<Row> row = jdbc.sql(OF)
                 .param("shop", job.shop().toString())
                 .param("job", job.id().toString())
-                .query((r, n) -> new Row(r.getString("book_id"), words(r.getString("facts")), r.getString("supplied")))
+                .query((r, n) -> new Row(
+                        r.getString("book_id"),
+                        words(r.getString("facts")),
+                        r.getString("supplied"),
+                        CardWants.rounds(r.getString("rounds"))))
                 .optional();
-        Wanted wanted = wanted(job, row.map(Row::facts).orElse(Set.of("lift")));
-        Card card = Card.of(row.map(r -> books.of(job.shop(), r.book())).orElseGet(books::shipped), wanted);
+        Wanted wanted = wanted(
+                job,
+                row.map(Row::facts).orElse(Set.of("lift")),
+                row.map(Row::rounds).orElse(List.of()));
+        Card card =
+                Card.of(row.map(r -> books.of(job.shop(), r.book())).orElseGet(() -> books.today(job.shop())), wanted);
         List<Entry> entries = row.isPresent() ? entries(job) : List.of();
         Map<String, List<Specs.Said>> said = row.isPresent() ? specs.of(job.shop(), job.vehicle()) : Map.of();
         return new Current(
                 row.isPresent(),
                 card,
                 wanted,
-                CardState.of(card, wanted, events(card, entries, said)),
+                CardState.of(card, wanted, CardFold.of(card, entries, said)),
                 entries,
                 said,
-                row.map(Row::supplied).orElse(""));
+                row.map(Row::supplied).orElse(""),
+                row.filter(r -> !r.book().equals(books.id(job.shop()))).isPresent());
+    }
+
+    private Wanted wanted(Job job, Set<String> facts, List<Set<End>> rounds) {
+        return CardWants.of(job, kits.of(job).chosen().values(), facts, rounds);
     }
 
     private static Set<String> words(String text) {
@@ -190,140 +205,15 @@ public class Cards {
                 .list();
     }
 
-    /** What the steps of a kind of vehicle ask of a job beside its kit, in one order. */
-    List<String> asked(VehicleKind kind) {
-        Set<String> asked = new TreeSet<>();
-        books.shipped().stream()
-                .filter(chapter -> chapter.kinds().isEmpty() || chapter.kinds().contains(kind))
-                .flatMap(chapter -> chapter.steps().stream())
-                .flatMap(step -> step.when().stream())
-                .map(condition -> condition.replace("!", ""))
-                .filter(FACTS::contains)
-                .forEach(asked::add);
-        return List.copyOf(asked);
-    }
-
-    /** What steps may ask beside the kit. */
-    static final Set<String> FACTS = Set.of("lift", "wired", "rubber-pivots", "notch", "shaft");
-
-    /** What the kit brings to each end, by what is told of it; a printed drop alone is a spring. */
-    Wanted wanted(Job job, Set<String> facts) {
-        KitValues values = kits.of(job).chosen().values();
-        Set<String> all = new TreeSet<>(facts);
-        for (End end : End.values()) {
-            if (values.at(end, KitField.PERCH).isPresent()
-                    || values.at(end, KitField.TURNS).isPresent()) {
-                all.add("perch");
-            }
-        }
-        return new Wanted(
-                job.vehicle().kind(),
-                new PerEnd<>(job.vehicle().front(), job.vehicle().rear()),
-                PerEnd.of(end -> parts(values, end)),
-                all);
-    }
-
-    private static Set<String> parts(KitValues values, End end) {
-        Set<String> parts = new TreeSet<>();
-        BRINGS.forEach((kind, fields) -> {
-            if (fields.stream().anyMatch(f -> values.at(end, f).isPresent())) {
-                parts.add(kind);
-            }
-        });
-        return parts;
-    }
-
-    private static final Map<String, List<KitField>> BRINGS = Map.of(
-            "spring",
-            List.of(KitField.BOX, KitField.NEW_FREE, KitField.NEW_RATE, KitField.NEW_TABLE),
-            "damper",
-            List.of(KitField.NEW_GAS, KitField.NEW_LONG, KitField.NEW_SHORT),
-            "stop",
-            List.of(KitField.NEW_STOP),
-            "isolator",
-            List.of(KitField.NEW_PAD),
-            "helper",
-            List.of(KitField.NEW_SECOND_RATE),
-            "ring",
-            List.of(KitField.NEW_STACK),
-            "block",
-            List.of(KitField.BLOCK),
-            "spindle",
-            List.of(KitField.SPINDLE));
-
-    static String supplied(Wanted wanted) {
-        return Arrays.stream(End.values())
-                .flatMap(end -> wanted.supplied().get(end).stream().sorted().map(kind -> kind + "@" + end.code()))
-                .collect(Collectors.joining(" "));
-    }
-
     /** Under what a fastener's figure is kept: both sides of an end share it. */
     static String specKey(CardStep step, Step.Fastener fastener) {
         return fastener.id() + "@"
                 + step.end().map(End::code).orElse(step.place().code());
     }
 
-    private static Map<String, String> specKeys(Card card) {
-        Map<String, String> keys = new LinkedHashMap<>();
-        card.steps()
-                .forEach(step -> step.step().fasteners().forEach(f -> keys.put(step.fastener(f), specKey(step, f))));
-        return keys;
-    }
-
-    /** With the figures in between as they were known when each row was written. */
-    private static List<CardEvent> events(Card card, List<Entry> entries, Map<String, List<Specs.Said>> said) {
-        Map<String, String> keys = specKeys(card);
-        List<CardEvent> events = new ArrayList<>();
-        Map<String, Integer> told = new HashMap<>();
-        for (Entry entry : entries) {
-            if (entry.what() == What.TIGHTENED) {
-                tell(
-                        events,
-                        told,
-                        entry.item(),
-                        said.getOrDefault(keys.getOrDefault(entry.item(), ""), List.of()),
-                        entry.spec());
-            }
-            event(entry).ifPresent(events::add);
-        }
-        keys.forEach(
-                (fastener, key) -> tell(events, told, fastener, said.getOrDefault(key, List.of()), Long.MAX_VALUE));
-        return events;
-    }
-
-    private static void tell(
-            List<CardEvent> events, Map<String, Integer> told, String fastener, List<Specs.Said> all, long upTo) {
-        int at = told.getOrDefault(fastener, 0);
-        while (at < all.size() && all.get(at).seq() <= upTo) {
-            events.add(new CardEvent.Fastened(
-                    fastener, new Tightening.Event.Said(all.get(at).spec())));
-            at++;
-        }
-        told.put(fastener, at);
-    }
-
-    private static Optional<CardEvent> event(Entry e) {
-        return switch (e.what()) {
-            case HELD -> Optional.of(new CardEvent.Held(e.step(), Integer.parseInt(e.item())));
-            case TICKED -> Optional.of(new CardEvent.Ticked(e.step()));
-            case OPENED -> Optional.of(new CardEvent.Opened(e.step()));
-            case OTHERWISE -> Optional.of(new CardEvent.Otherwise(e.step(), e.text(), e.more()));
-            case CAPTURED -> Optional.of(new CardEvent.Captured(e.step(), e.item(), e.text()));
-            case PLACED -> Optional.of(new CardEvent.Placed(e.item(), BenchPart.Fate.valueOf(e.more()), e.text()));
-            case TIGHTENED ->
-                Optional.of(new CardEvent.Fastened(
-                        e.item(),
-                        new Tightening.Event.Tightened(
-                                new Torque(e.value()), e.more().equals("turned"))));
-            case MARKED -> Optional.of(new CardEvent.Fastened(e.item(), new Tightening.Event.Marked()));
-            case LOOSENED -> Optional.of(new CardEvent.Fastened(e.item(), new Tightening.Event.Loosened()));
-            case FOUND -> Optional.empty();
-        };
-    }
-
     /** Begins a card with what ships today; one that was begun stays as it is. */
     @Transactional
-    public void begin(Person by, Job job, Set<String> facts) {
+    public void begin(Person by, Job job, Set<String> facts, List<Set<End>> rounds) {
         try {
             jdbc.sql(BEGIN)
                     .param("id", Ids.fresh().toString())
@@ -331,13 +221,52 @@ public class Cards {
                     .param("job", job.id().toString())
                     .param("book", books.now(by.shop()))
                     .param("facts", String.join(" ", new TreeSet<>(facts)))
-                    .param("supplied", supplied(wanted(job, facts)))
+                    .param("supplied", CardWants.supplied(wanted(job, facts, rounds)))
+                    .param("rounds", CardWants.text(rounds))
                     .param("person", by.id().toString())
                     .param("at", Times.column(clock.instant()))
                     .update();
         } catch (DuplicateKeyException begun) {
             // Somebody else began it meanwhile: it is the same card.
         }
+    }
+
+    /** Another round: ends that were put off, or one again with other parts. What was done in the rounds before stays. */
+    @Transactional
+    public void round(Job job, Set<End> ends) {
+        String text = jdbc.sql("select rounds from card where shop_id = :shop and job_id = :job for update")
+                .param("shop", job.shop().toString())
+                .param("job", job.id().toString())
+                .query(String.class)
+                .single();
+        List<Set<End>> rounds =
+                new ArrayList<>(text.isEmpty() ? List.of(Set.of(End.values())) : CardWants.rounds(text));
+        if (rounds.size() < MOST_ROUNDS) {
+            rounds.add(ends);
+        }
+        jdbc.sql("update card set rounds = :rounds where shop_id = :shop and job_id = :job")
+                .param("rounds", CardWants.text(rounds))
+                .param("shop", job.shop().toString())
+                .param("job", job.id().toString())
+                .update();
+    }
+
+    /** Nobody takes a vehicle apart more often in one visit (ours). */
+    private static final int MOST_ROUNDS = 8;
+
+    /** The card goes on with the steps that the shop has now. */
+    @Transactional
+    public void renew(Job job) {
+        jdbc.sql("update card set book_id = :book where shop_id = :shop and job_id = :job")
+                .param("book", books.now(job.shop()))
+                .param("shop", job.shop().toString())
+                .param("job", job.id().toString())
+                .update();
+    }
+
+    /** What is asked before a card of a kind of vehicle begins. */
+    List<String> asked(Job job) {
+        return CardWants.asked(books.today(job.shop()), job.vehicle().kind());
     }
 
     /** What somebody writes down. */

@@ -37,7 +37,10 @@ public final class StepFiles {
             "solid-axle-coil",
             "solid-axle-leaf",
             "other",
-            "motorcycle");
+            "motorcycle",
+            "brakes",
+            "steering",
+            "alignment");
 
     private static final JsonMapper JSON = JsonMapper.builder()
             .enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
@@ -149,6 +152,8 @@ public final class StepFiles {
 
     private record Capture(String id, String what, Step.Capture.Kind kind) {}
 
+    private record Trap(String step, String what) {}
+
     private record Fastener(
             String id,
             String name,
@@ -178,7 +183,10 @@ public final class StepFiles {
             @Nullable List<String> on,
             @Nullable List<String> after,
             @Nullable List<String> when,
-            Step.@Nullable Role role) {
+            Step.@Nullable Role role,
+            @Nullable List<String> before,
+            @Nullable List<Trap> traps,
+            @Nullable List<String> locks) {
         private Step step() {
             return new Step(
                     id,
@@ -200,7 +208,12 @@ public final class StepFiles {
                     or(on),
                     or(after),
                     or(when),
-                    Optional.ofNullable(role));
+                    Optional.ofNullable(role),
+                    or(before),
+                    or(traps).stream()
+                            .map(t -> new Step.Trap(t.step(), t.what()))
+                            .toList(),
+                    or(locks));
         }
 
         private static <T> List<T> or(@Nullable List<T> list) {

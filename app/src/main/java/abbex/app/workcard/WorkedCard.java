@@ -8,6 +8,7 @@ import abbex.core.torque.TorqueSpec;
 import abbex.core.units.Torque;
 import abbex.core.workcard.Blocker;
 import abbex.core.workcard.CardStep;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -26,7 +27,7 @@ public class WorkedCard {
 
     /** Begins a card and works off its first steps with all that they ask for; every figure is invented. */
     public void begin(Person by, Job job, Set<String> facts, int steps) {
-        cards.begin(by, job, facts);
+        cards.begin(by, job, facts, List.of());
         for (CardStep step : cards.of(job).card().steps().subList(0, steps)) {
             for (Blocker blocker : cards.of(job).state().blockers(step)) {
                 clear(by, job, step, blocker);

@@ -191,6 +191,9 @@ class DoorsTest {
             "/rules/bays",
             "/rules/floors",
             "/rules/floors/take-back",
+            "/rules/steps",
+            "/rules/steps/take-back",
+            "/rules/steps/file",
             "/gaps/set");
 
     private static final Set<String> EVERYBODYS = Set.of(
@@ -240,6 +243,8 @@ class DoorsTest {
             "/jobs/{id}/plan/choose",
             "/jobs/{id}/fit",
             "/jobs/{id}/fit/{step}",
+            "/jobs/{id}/fit/round",
+            "/jobs/{id}/fit/newer",
             "/jobs/{id}/fit/{step}/photo",
             "/jobs/{id}/photos/{item}",
             "/jobs/{id}/ground",

@@ -126,8 +126,7 @@ class FitTest {
         } else if (bench.count() > 0) {
             press(page, hand, bench);
         } else if (capture != null) {
-            hand.type(capture, "7");
-            press(page, hand, capture.locator("xpath=ancestor::form//button"));
+            fill(page, hand, capture);
         } else if (unknown.count() > 0) {
             hand.type(unknown.locator("input.form-control").first(), "60 N·m");
             press(page, hand, unknown.locator("button.btn").first());
@@ -137,6 +136,19 @@ class FitTest {
                     1, loose.count(), () -> page.url() + page.locator("main").innerText());
             hand.type(loose.locator("input.form-control"), "60 N·m");
             press(page, hand, loose.locator("button.btn"));
+        }
+    }
+
+    /** What is tapped on a drawing is tapped; all else is entered. */
+    private static void fill(Page page, Hand hand, Locator capture) {
+        String item =
+                capture.locator("xpath=ancestor::form//input[@name='item']").inputValue();
+        Locator taps = page.locator(".taps:has([name=item][value='" + item + "']) button");
+        if (taps.count() > 0) {
+            press(page, hand, taps.nth(1));
+        } else {
+            hand.type(capture, "7");
+            press(page, hand, capture.locator("xpath=ancestor::form//button"));
         }
     }
 

@@ -4,23 +4,18 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import abbex.core.torque.Tightening;
-import abbex.core.torque.TorqueSpec;
-import abbex.core.units.Torque;
 import abbex.core.vehicle.Architecture;
+import abbex.core.vehicle.End;
 import abbex.core.vehicle.PerEnd;
 import abbex.core.vehicle.VehicleKind;
 import abbex.core.workcard.BenchPart;
-import abbex.core.workcard.Blocker;
 import abbex.core.workcard.Book;
 import abbex.core.workcard.Card;
-import abbex.core.workcard.CardEvent;
 import abbex.core.workcard.CardState;
 import abbex.core.workcard.CardStep;
 import abbex.core.workcard.Chapter;
 import abbex.core.workcard.Step;
 import abbex.core.workcard.Wanted;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
@@ -31,13 +26,13 @@ import java.util.TreeSet;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 
-/** What ships: cards of drawn vehicles by it, whole shops' worth of work with mishaps, and files that do not fit. */
+/** What ships: cards of drawn vehicles by it, and files that do not fit. */
 class StepFilesTest {
-    private static final List<Chapter> BOOK = StepFiles.shipped();
+    static final List<Chapter> BOOK = StepFiles.shipped();
     private static final List<String> PARTS =
             List.of("spring", "damper", "stop", "isolator", "helper", "ring", "block", "spindle");
 
-    private static Wanted drawn(Random random) {
+    static Wanted drawn(Random random) {
         VehicleKind kind = VehicleKind.values()[random.nextInt(VehicleKind.values().length)];
         PerEnd<Architecture> architecture =
                 PerEnd.of(end -> Architecture.values()[random.nextInt(Architecture.values().length)]);
@@ -47,11 +42,19 @@ class StepFilesTest {
             return parts;
         });
         Set<String> facts = new TreeSet<>();
-        Cards.FACTS.stream().sorted().filter(f -> random.nextBoolean()).forEach(facts::add);
-        if (random.nextBoolean()) {
-            facts.add("perch");
+        CardWants.FACTS.stream().sorted().filter(f -> random.nextBoolean()).forEach(facts::add);
+        for (String fact : List.of("perch", CardWants.HELPER, "brakes@front", "brakes@rear")) {
+            if (random.nextBoolean()) {
+                facts.add(fact);
+            }
         }
-        return new Wanted(kind, architecture, supplied, facts);
+        List<Set<End>> rounds = switch (random.nextInt(6)) {
+            case 0 -> List.of(Set.of(End.FRONT));
+            case 1 -> List.of(Set.of(End.REAR), Set.of(End.FRONT));
+            case 2 -> List.of(Set.of(End.values()), Set.of(End.REAR));
+            default -> List.of(Set.of(End.values()));
+        };
+        return new Wanted(kind, architecture, supplied, facts, rounds);
     }
 
     @Test
@@ -74,122 +77,43 @@ class StepFilesTest {
                 assertEquals(
                         parts.size(),
                         parts.stream().map(BenchPart::key).distinct().count());
-                for (String kind : wanted.supplied().front()) {
-                    assertTrue(
-                            parts.stream()
-                                    .anyMatch(p -> p.supplied() && p.kind().equals(kind)),
-                            kind);
-                }
-            }
-        }
-    }
-
-    /** Works a card off step by step, doing what each asks for; now and then something goes wrong. */
-    private static final class Worker {
-        private final Random random;
-        private final Wanted wanted;
-        private final Card card;
-        private final List<CardEvent> events = new ArrayList<>();
-        private boolean careful;
-
-        Worker(Random random, Wanted wanted) {
-            this.random = random;
-            this.wanted = wanted;
-            card = Card.of(BOOK, wanted);
-        }
-
-        CardState state() {
-            return CardState.of(card, wanted, events);
-        }
-
-        /** @return false where the step cannot be ticked and something of it is left undone */
-        void work(CardStep step) {
-            if (!careful && random.nextInt(25) == 0) {
-                events.add(new CardEvent.Otherwise(step.key(), "put off", "no load"));
-                return;
-            }
-            for (Blocker blocker : state().blockers(step)) {
-                if (blocker instanceof Blocker.Hold hold) {
-                    events.add(new CardEvent.Held(step.key(), hold.number()));
-                } else if (blocker instanceof Blocker.Missing missing) {
-                    events.add(
-                            new CardEvent.Captured(step.key(), missing.capture().id(), "7"));
-                } else if (blocker instanceof Blocker.Loose loose) {
-                    tighten(loose.key());
-                } else if (blocker instanceof Blocker.OnBench bench && (careful || random.nextInt(4) > 0)) {
-                    events.add(new CardEvent.Placed(bench.part().key(), BenchPart.Fate.BAGGED, ""));
-                }
-            }
-            if (state().blockers(step).isEmpty()) {
-                events.add(new CardEvent.Ticked(step.key()));
-            }
-        }
-
-        private void tighten(String key) {
-            if (state().tightening(key).spec().isEmpty()) {
-                said(key, 80, TorqueSpec.Source.PART_SHEET);
-            }
-            Torque wanted = state().tightening(key).spec().orElseThrow().least();
-            Torque read = careful || random.nextInt(9) > 0 ? wanted : new Torque(1.3 * wanted.newtonMetres());
-            events.add(new CardEvent.Fastened(key, new Tightening.Event.Tightened(read, false)));
-            if (careful || random.nextInt(6) > 0) {
-                events.add(new CardEvent.Fastened(key, new Tightening.Event.Marked()));
-            }
-        }
-
-        void said(String key, double torque, TorqueSpec.Source source) {
-            events.add(new CardEvent.Fastened(
-                    key,
-                    new Tightening.Event.Said(new TorqueSpec(new Torque(torque), new Torque(torque), 0, source, ""))));
-        }
-    }
-
-    /** Of two hundred jobs with mishaps none is finished with a step, a fastener or a part open; most get there in the end. */
-    @Test
-    void two_hundred_jobs_with_mishaps() {
-        Random random = new Random(164);
-        int finished = 0;
-        for (int i = 0; i < 200; i++) {
-            Worker worker = new Worker(random, drawn(random));
-            for (int round = 0; round < 4; round++) {
-                worker.careful = round > 1;
-                for (CardStep step : worker.card.steps()) {
-                    if (!worker.state().settled(step.key()) || worker.state().reopened(step)) {
-                        worker.work(step);
+                for (End end : End.values()) {
+                    for (String kind : wanted.supplied().get(end)) {
+                        assertTrue(
+                                wanted.later(end)
+                                        || parts.stream()
+                                                .anyMatch(p ->
+                                                        p.supplied() && p.kind().equals(kind)),
+                                kind);
                     }
-                    honest(worker);
-                }
-                if (round == 1) {
-                    worker.card.steps().stream()
-                            .filter(s -> !s.step().fasteners().isEmpty())
-                            .skip(random.nextInt(3))
-                            .findFirst()
-                            .ifPresent(s -> worker.said(
-                                    s.fastener(s.step().fasteners().get(0)), 110, TorqueSpec.Source.SERVICE_MANUAL));
                 }
             }
-            worker.state()
-                    .parts()
-                    .forEach(p -> worker.events.add(new CardEvent.Placed(p.key(), BenchPart.Fate.HANDED_OVER, "")));
-            honest(worker);
-            finished += worker.state().finished() ? 1 : 0;
         }
-        int all = finished;
-        assertTrue(all > 150, () -> all + " finished");
     }
 
-    private static void honest(Worker worker) {
-        CardState state = worker.state();
-        if (!state.finished()) {
-            return;
+    /** Who calls for help calls never more often than who does not gather, and goes up as seldom. */
+    @Test
+    void what_needs_two_is_gathered() {
+        Random random = new Random(166);
+        int alone = 0;
+        int gathered = 0;
+        for (int i = 0; i < 500; i++) {
+            Wanted wanted = drawn(random);
+            Set<String> without = new TreeSet<>(wanted.facts());
+            without.remove(CardWants.HELPER);
+            Set<String> with = new TreeSet<>(without);
+            with.add(CardWants.HELPER);
+            Card one = Card.of(
+                    BOOK,
+                    new Wanted(wanted.kind(), wanted.architecture(), wanted.supplied(), without, wanted.rounds()));
+            Card two = Card.of(
+                    BOOK, new Wanted(wanted.kind(), wanted.architecture(), wanted.supplied(), with, wanted.rounds()));
+            assertEquals(one.lifts(), two.lifts());
+            assertTrue(two.calls() <= one.calls(), () -> one.calls() + " to " + two.calls());
+            alone += one.calls();
+            gathered += two.calls();
         }
-        for (CardStep step : worker.card.steps()) {
-            assertTrue(state.settled(step.key()), step::key);
-            if (state.done(step.key())) {
-                assertEquals(List.of(), state.blockers(step), step.key());
-            }
-        }
-        assertTrue(state.parts().stream().noneMatch(p -> p.fate() == BenchPart.Fate.ON_BENCH));
+        assertTrue(gathered < 0.9 * alone, gathered + " of " + alone);
     }
 
     private static String file(String steps) {

@@ -15,4 +15,10 @@ public sealed interface Blocker {
     record Loose(String key, Step.Fastener fastener, Tightening.State state) implements Blocker {}
 
     record OnBench(BenchPart part) implements Blocker {}
+
+    /** Something was found while it was open, and the customer has not answered. */
+    record Offer(String id, String text) implements Blocker {}
+
+    /** A lock of a step that was put off or done another way: whether it is shut nobody has said. */
+    record Unlocked(CardStep step, String text) implements Blocker {}
 }

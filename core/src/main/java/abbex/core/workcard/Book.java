@@ -46,14 +46,18 @@ public final class Book {
     }
 
     private static void step(Chapter chapter, Step step, Set<String> known, List<Fault> faults) {
-        for (String after : step.after()) {
-            if (!known.contains(after)) {
-                faults.add(new Fault(chapter.name(), step.id(), "after", "no step is called " + after));
-            }
-        }
-        boolean moves = step.role().filter(r -> r != Step.Role.CLOSE).isPresent();
+        arrows(chapter, step, "after", step.after(), known, faults);
+        arrows(chapter, step, "before", step.before(), known, faults);
+        arrows(
+                chapter,
+                step,
+                "traps",
+                step.traps().stream().map(Step.Trap::step).toList(),
+                known,
+                faults);
+        boolean moves = step.role().filter(Step.Role::turns).isPresent();
         boolean spring = step.off().contains("spring") || step.on().contains("spring");
-        if ((moves || spring) && step.holds().isEmpty()) {
+        if ((moves || spring) && step.allHolds().isEmpty()) {
             faults.add(new Fault(
                     chapter.name(),
                     step.id(),
@@ -68,9 +72,18 @@ public final class Book {
         }
     }
 
+    private static void arrows(
+            Chapter chapter, Step step, String field, List<String> to, Set<String> known, List<Fault> faults) {
+        for (String id : to) {
+            if (!known.contains(id)) {
+                faults.add(new Fault(chapter.name(), step.id(), field, "no step is called " + id));
+            }
+        }
+    }
+
     /** With everything that the steps ask for, so that every arrow is drawn. */
     private static void rings(List<Chapter> book, List<Fault> faults) {
-        Set<String> everything = new HashSet<>();
+        Set<String> everything = new HashSet<>(Set.of(Wanted.KIT));
         book.forEach(chapter ->
                 chapter.steps().forEach(step -> step.when().forEach(c -> everything.add(c.replace("!", "")))));
         for (VehicleKind kind : VehicleKind.values()) {
@@ -97,29 +110,7 @@ public final class Book {
                         c.name(),
                         c.architectures(),
                         c.kinds(),
-                        c.steps().stream().map(Book::always).toList()))
+                        c.steps().stream().map(Step::always).toList()))
                 .toList();
-    }
-
-    private static Step always(Step s) {
-        return new Step(
-                s.id(),
-                s.title(),
-                s.why(),
-                s.span(),
-                s.footing(),
-                s.minutes(),
-                s.hands(),
-                s.access(),
-                s.tools(),
-                s.holds(),
-                s.cautions(),
-                s.captures(),
-                s.fasteners(),
-                s.off(),
-                s.on(),
-                s.after(),
-                List.of(),
-                s.role());
     }
 }

@@ -43,26 +43,52 @@ public record Card(List<CardStep> steps, Map<String, Set<String>> before, int li
     }
 
     /**
-     * The card of a job.
+     * The card of a job, one round after the other.
      *
      * @throws Ring where steps wait for each other
      */
     public static Card of(List<Chapter> book, Wanted wanted) {
+        List<CardStep> walked = new ArrayList<>();
+        Map<String, Set<String>> before = new HashMap<>();
+        int lifts = 0;
+        Set<String> down = Set.of();
+        for (int round = 1; round <= wanted.rounds().size(); round++) {
+            Card one = of(book, wanted.in(round), round);
+            one.before.forEach((key, of) -> before.put(key, new LinkedHashSet<>(of)));
+            for (CardStep step : one.steps) {
+                if (before.computeIfAbsent(step.key(), k -> new LinkedHashSet<>())
+                        .isEmpty()) {
+                    before.get(step.key()).addAll(down);
+                }
+            }
+            walked.addAll(one.steps);
+            lifts += one.lifts;
+            down = one.steps.stream()
+                    .filter(s ->
+                            s.step().role().filter(r -> r == Step.Role.LOWER).isPresent())
+                    .reduce((first, last) -> last)
+                    .map(s -> Set.of(s.key()))
+                    .orElse(down);
+        }
+        return new Card(walked, before, lifts);
+    }
+
+    private static Card of(List<Chapter> book, Wanted wanted, int round) {
         List<CardStep> steps = new ArrayList<>();
         List<Step> turns = new ArrayList<>();
         for (Chapter chapter : book) {
             for (Step step : chapter.steps()) {
-                if (step.role().filter(r -> r != Step.Role.CLOSE).isPresent()) {
+                if (step.role().filter(Step.Role::turns).isPresent()) {
                     if (chapter.whole(wanted.kind()) && fits(step, wanted, Optional.empty())) {
                         turns.add(step);
                     }
                 } else {
-                    place(steps, chapter, step, wanted);
+                    place(steps, chapter, step, wanted, round);
                 }
             }
         }
         int[][] before = arrows(steps);
-        Walk.Order order = Walk.order(steps, before);
+        Walk.Order order = Walk.order(steps, before, wanted.facts().contains(HELPER));
         Map<String, Set<String>> keys = new HashMap<>();
         for (int i = 0; i < steps.size(); i++) {
             Set<String> all = new LinkedHashSet<>();
@@ -71,51 +97,43 @@ public record Card(List<CardStep> steps, Map<String, Set<String>> before, int li
             }
             keys.put(steps.get(i).key(), all);
         }
-        return new Card(turned(steps, order.indices(), turns, keys), keys, order.lifts());
+        return new Card(turned(steps, order.indices(), turns, keys, round), keys, order.lifts());
     }
 
-    private static void place(List<CardStep> steps, Chapter chapter, Step step, Wanted wanted) {
+    /** Someone alone who calls for a second pair of hands: what needs two is gathered. */
+    private static final String HELPER = "helper";
+
+    private static void place(List<CardStep> steps, Chapter chapter, Step step, Wanted wanted, int round) {
+        List<End> ends = new ArrayList<>();
+        for (End end : End.values()) {
+            boolean whole = chapter.whole(wanted.kind());
+            boolean own = chapter.of(wanted.kind(), wanted.architecture().get(end))
+                    && !wanted.supplied().get(end).isEmpty();
+            if (wanted.touches(end, round) && (whole || own)) {
+                ends.add(end);
+            }
+        }
         if (step.span() == Step.Span.WHOLE) {
-            boolean anywhere = chapter.whole(wanted.kind()) || anyEnd(chapter, wanted);
-            if (anywhere && fits(step, wanted, Optional.empty())) {
-                steps.add(CardStep.of(step, Whole.VEHICLE));
+            if (!ends.isEmpty() && fits(step, wanted, Optional.empty())) {
+                steps.add(CardStep.of(step, Whole.VEHICLE, round));
             }
             return;
         }
-        for (End end : End.values()) {
-            boolean touched = !wanted.supplied().get(end).isEmpty();
-            boolean known = chapter.whole(wanted.kind())
-                    || chapter.of(wanted.kind(), wanted.architecture().get(end));
-            if (!touched || !known || !fits(step, wanted, Optional.of(end))) {
-                continue;
-            }
-            List<Place> places = step.span() == Step.Span.END || wanted.kind().singleTrack()
-                    ? List.of(end)
-                    : List.of(end.left(), end.right());
-            places.forEach(place -> steps.add(CardStep.of(step, place)));
-        }
-    }
-
-    private static boolean anyEnd(Chapter chapter, Wanted wanted) {
-        for (End end : End.values()) {
-            if (!wanted.supplied().get(end).isEmpty()
-                    && chapter.of(wanted.kind(), wanted.architecture().get(end))) {
-                return true;
+        for (End end : ends) {
+            if (fits(step, wanted, Optional.of(end))) {
+                List<Place> places =
+                        step.span() == Step.Span.END || wanted.kind().singleTrack()
+                                ? List.of(end)
+                                : List.of(end.left(), end.right());
+                places.forEach(place -> steps.add(CardStep.of(step, place, round)));
             }
         }
-        return false;
     }
 
     private static boolean fits(Step step, Wanted wanted, Optional<End> end) {
         for (String condition : step.when()) {
             boolean not = condition.startsWith("!");
-            String fact = not ? condition.substring(1) : condition;
-            boolean is = wanted.facts().contains(fact)
-                    || end.filter(e -> e.code().equals(fact)).isPresent()
-                    || (end.isPresent()
-                            ? wanted.supplied().get(end.get()).contains(fact)
-                            : wanted.supplied().stream().anyMatch(s -> s.contains(fact)));
-            if (is == not) {
+            if (wanted.is(not ? condition.substring(1) : condition, end) == not) {
                 return false;
             }
         }
@@ -128,12 +146,7 @@ public record Card(List<CardStep> steps, Map<String, Set<String>> before, int li
         for (int i = 0; i < steps.size(); i++) {
             BitSet all = new BitSet();
             for (int j = 0; j < steps.size(); j++) {
-                if (i != j
-                        && steps.get(i)
-                                .step()
-                                .after()
-                                .contains(steps.get(j).step().id())
-                        && steps.get(i).meets(steps.get(j))) {
+                if (i != j && comes(steps.get(j), steps.get(i)) && steps.get(i).meets(steps.get(j))) {
                     all.set(j);
                 }
             }
@@ -142,11 +155,16 @@ public record Card(List<CardStep> steps, Map<String, Set<String>> before, int li
         return before;
     }
 
+    private static boolean comes(CardStep first, CardStep then) {
+        return then.step().after().contains(first.step().id())
+                || first.step().precedes(then.step().id());
+    }
+
     /** With the steps in between that bring it up and down: each waits for all before it, and all after it wait for it. */
     private static List<CardStep> turned(
-            List<CardStep> steps, int[] order, List<Step> turns, Map<String, Set<String>> before) {
+            List<CardStep> steps, int[] order, List<Step> turns, Map<String, Set<String>> before, int round) {
         List<CardStep> walked = new ArrayList<>();
-        Turner turner = new Turner(walked, turns, before);
+        Turner turner = new Turner(walked, turns, before, round);
         for (int i : order) {
             turner.to(steps.get(i).step().footing() != Step.Footing.WHEELS);
             before.getOrDefault(steps.get(i).key(), Set.of()).addAll(turner.last);
@@ -165,7 +183,10 @@ public record Card(List<CardStep> steps, Map<String, Set<String>> before, int li
         private int times;
         private int since;
 
-        Turner(List<CardStep> walked, List<Step> turns, Map<String, Set<String>> before) {
+        private final int round;
+
+        Turner(List<CardStep> walked, List<Step> turns, Map<String, Set<String>> before, int round) {
+            this.round = round;
             this.walked = walked;
             this.turns = turns;
             this.before = before;
@@ -182,7 +203,8 @@ public record Card(List<CardStep> steps, Map<String, Set<String>> before, int li
             Step.Role role = over ? Step.Role.RAISE : Step.Role.LOWER;
             for (Step step : turns) {
                 if (step.role().filter(r -> r == role).isPresent()) {
-                    CardStep turn = new CardStep(step.id() + "@" + times, step, Whole.VEHICLE);
+                    CardStep turn =
+                            new CardStep(step.id() + "@" + times + CardStep.mark(round), step, Whole.VEHICLE, round);
                     before.put(turn.key(), new LinkedHashSet<>(all));
                     all.add(turn.key());
                     walked.add(turn);
@@ -195,6 +217,18 @@ public record Card(List<CardStep> steps, Map<String, Set<String>> before, int li
 
     public Optional<CardStep> find(String key) {
         return steps.stream().filter(step -> step.key().equals(key)).findFirst();
+    }
+
+    /** How often a second pair of hands is called for: rows of steps that need two. */
+    public int calls() {
+        int calls = 0;
+        boolean there = false;
+        for (CardStep step : steps) {
+            boolean two = step.step().hands() > 1;
+            calls += two && !there ? 1 : 0;
+            there = two;
+        }
+        return calls;
     }
 
     /** Which it is, counted from 1; 0 where it is none. */

@@ -29,5 +29,16 @@ public sealed interface CardEvent {
      */
     record Placed(String part, BenchPart.Fate fate, String reason) implements CardEvent {}
 
+    /**
+     * Something was found while it was open.
+     *
+     * @param id by which an answer names it
+     * @param step in which it was found
+     */
+    record Found(String id, String step, String text) implements CardEvent {}
+
+    /** The customer answered an offer. */
+    record Answered(String found) implements CardEvent {}
+
     record Fastened(String fastener, Tightening.Event event) implements CardEvent {}
 }

@@ -32,6 +32,17 @@ public sealed interface CardFinding extends Finding {
     /** Tight by a figure that nobody has verified. */
     record Unverified(Place place, String fastener) implements CardFinding, Note {}
 
+    /** A kit lies there for an end that no round is for yet. */
+    record PutOff(Place place) implements CardFinding, Note, Open {}
+
+    /** A lock that nobody has said is shut, of a step that was put off or done another way. */
+    record LockOpen(Place place, String lock) implements CardFinding, Look {
+        @Override
+        public String which() {
+            return lock;
+        }
+    }
+
     /** Steps, fasteners or parts are open. */
     record CardOpen(Place place, Steps steps) implements CardFinding, Note, Open {}
 

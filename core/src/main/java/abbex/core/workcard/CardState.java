@@ -1,12 +1,11 @@
 package abbex.core.workcard;
 
 import abbex.core.figure.Finding;
-import abbex.core.figure.Place;
 import abbex.core.torque.Tightening;
-import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.Whole;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -25,6 +24,9 @@ public final class CardState {
     private final Map<String, CardEvent.Otherwise> otherwise = new LinkedHashMap<>();
     private final Map<String, CardEvent.Placed> placed = new HashMap<>();
     private final Map<String, List<Tightening.Event>> fastened = new HashMap<>();
+    private final Map<String, CardEvent.Found> offers = new LinkedHashMap<>();
+    /** The last step of each fastener: what is loosened again on the way is tightened once. */
+    private final Map<String, String> closes = new HashMap<>();
 
     private final List<CardEvent> events;
 
@@ -32,6 +34,7 @@ public final class CardState {
         this.card = card;
         this.wanted = wanted;
         this.events = List.copyOf(events);
+        card.steps().forEach(step -> step.step().fasteners().forEach(f -> closes.put(step.fastener(f), step.key())));
     }
 
     /** By its events, the first first. What speaks of a step that the card has not is kept and counts nowhere. */
@@ -58,6 +61,10 @@ public final class CardState {
             captured.computeIfAbsent(e.step(), k -> new HashMap<>()).put(e.capture(), e.text());
         } else if (event instanceof CardEvent.Placed e) {
             placed.put(e.part(), e);
+        } else if (event instanceof CardEvent.Found e) {
+            offers.put(e.id(), e);
+        } else if (event instanceof CardEvent.Answered e) {
+            offers.remove(e.found());
         } else if (event instanceof CardEvent.Fastened e) {
             fastened.computeIfAbsent(e.fastener(), k -> new ArrayList<>()).add(e.event());
         }
@@ -111,20 +118,54 @@ public final class CardState {
                 .filter(other ->
                         card.before().getOrDefault(step.key(), Set.of()).contains(other.key()))
                 .forEach(other -> asks.add(new Blocker.Before(other)));
-        for (int i = 0; i < step.step().holds().size(); i++) {
-            asks.add(new Blocker.Hold(i, step.step().holds().get(i)));
+        List<String> holds = step.step().allHolds();
+        for (int i = 0; i < holds.size(); i++) {
+            asks.add(new Blocker.Hold(i, holds.get(i)));
         }
         step.step().captures().forEach(capture -> asks.add(new Blocker.Missing(capture)));
-        for (Step.Fastener fastener : step.step().fasteners()) {
+        for (Step.Fastener fastener : fasteners(step)) {
             String key = step.fastener(fastener);
             asks.add(new Blocker.Loose(key, fastener, tightening(key).state()));
         }
-        if (step.step().role().filter(r -> r == Step.Role.CLOSE).isPresent()) {
+        if (is(step, Step.Role.CLOSE)) {
             bench.parts().stream()
-                    .filter(part -> part.open() && near(part.place(), step.place()))
+                    .filter(part -> part.open() && Bench.near(part.place(), step.place()))
                     .forEach(part -> asks.add(new Blocker.OnBench(part)));
+            offers.values().stream()
+                    .filter(offer -> card.find(offer.step())
+                            .filter(at -> Bench.near(at.place(), step.place()))
+                            .isPresent())
+                    .forEach(offer -> asks.add(new Blocker.Offer(offer.id(), offer.text())));
+        }
+        if (is(step, Step.Role.ROLL)) {
+            asks.addAll(unlocked(step.round()));
         }
         return asks;
+    }
+
+    private static boolean is(CardStep step, Step.Role role) {
+        return step.step().role().filter(r -> r == role).isPresent();
+    }
+
+    /** Locks up to a round of which nobody has said that they are shut, of steps that are settled without. */
+    private List<Blocker> unlocked(int round) {
+        List<Blocker> open = new ArrayList<>();
+        for (CardStep step : card.steps()) {
+            int first = step.step().holds().size();
+            for (int i = 0; i < step.step().locks().size(); i++) {
+                if (step.round() <= round && settled(step.key()) && !held(step.key(), first + i)) {
+                    open.add(new Blocker.Unlocked(step, step.step().locks().get(i)));
+                }
+            }
+        }
+        return open;
+    }
+
+    /** Fasteners that a step leaves tight: those that no later one loosens again. */
+    public List<Step.Fastener> fasteners(CardStep step) {
+        return step.step().fasteners().stream()
+                .filter(f -> step.key().equals(closes.get(step.fastener(f))))
+                .toList();
     }
 
     /** What a step asks for is so. */
@@ -141,86 +182,9 @@ public final class CardState {
         return ask instanceof Blocker.Loose loose && loose.state() == Tightening.State.DONE;
     }
 
-    private static Optional<End> end(Place place) {
-        return place instanceof End end
-                ? Optional.of(end)
-                : place instanceof Corner corner ? Optional.of(corner.end()) : Optional.empty();
-    }
-
-    private static boolean near(Place part, Place step) {
-        return part.equals(step)
-                || end(step).isEmpty()
-                || (step instanceof End || part instanceof End) && end(part).equals(end(step));
-    }
-
     /** Every part that the kit brought or that came off, in the order of the card. */
     public List<BenchPart> parts() {
-        Map<String, BenchPart> parts = new LinkedHashMap<>();
-        for (CardStep step : card.steps()) {
-            for (String kind : step.step().off()) {
-                old(parts, step, kind);
-            }
-            for (String kind : step.step().on()) {
-                on(parts, step, kind);
-            }
-        }
-        for (End end : End.values()) {
-            for (String kind : wanted.supplied().get(end).stream().sorted().toList()) {
-                boolean known = parts.values().stream()
-                        .anyMatch(p -> p.supplied()
-                                && p.kind().equals(kind)
-                                && end(p.place()).filter(end::equals).isPresent());
-                if (!known) {
-                    put(parts, kind, true, end, BenchPart.Fate.ON_BENCH, true);
-                }
-            }
-        }
-        return List.copyOf(parts.values());
-    }
-
-    private void old(Map<String, BenchPart> parts, CardStep step, String kind) {
-        put(
-                parts,
-                kind,
-                false,
-                step.place(),
-                done(step.key()) ? BenchPart.Fate.ON_BENCH : BenchPart.Fate.ON_VEHICLE,
-                false);
-    }
-
-    private void on(Map<String, BenchPart> parts, CardStep step, String kind) {
-        boolean fresh = end(step.place())
-                .filter(e -> wanted.supplied().get(e).contains(kind))
-                .isPresent();
-        if (fresh) {
-            put(
-                    parts,
-                    kind,
-                    true,
-                    step.place(),
-                    done(step.key()) ? BenchPart.Fate.FITTED : BenchPart.Fate.ON_BENCH,
-                    false);
-        } else if (done(step.key()) && parts.containsKey(key(kind, false, step.place()))) {
-            put(parts, kind, false, step.place(), BenchPart.Fate.BACK, false);
-        }
-    }
-
-    private static String key(String kind, boolean supplied, Place place) {
-        return kind + (supplied ? "/new@" : "/old@") + place.code();
-    }
-
-    /** What somebody said of a part outranks what its steps say, but for one that was fitted since. */
-    private void put(
-            Map<String, BenchPart> parts,
-            String kind,
-            boolean supplied,
-            Place place,
-            BenchPart.Fate fate,
-            boolean stepless) {
-        String key = key(kind, supplied, place);
-        BenchPart.Fate is =
-                !fate.settled() && placed.containsKey(key) ? placed.get(key).fate() : fate;
-        parts.put(key, new BenchPart(key, kind, supplied, place, is, stepless));
+        return new Bench(card, wanted, this::done, placed).parts();
     }
 
     /** Why a part was left off; empty where nobody said. */
@@ -233,15 +197,20 @@ public final class CardState {
     /** A step that was ticked and whose fastener a better source has opened since. */
     public boolean reopened(CardStep step) {
         return done(step.key())
-                && step.step().fasteners().stream()
+                && fasteners(step).stream()
                         .anyMatch(f -> tightening(step.fastener(f)).state() != Tightening.State.DONE);
+    }
+
+    /** What was found and the customer has not answered. */
+    public List<CardEvent.Found> offers() {
+        return List.copyOf(offers.values());
     }
 
     /** What has to be looked at, and what is open. */
     public List<CardFinding> findings() {
         List<CardFinding> findings = new ArrayList<>();
         for (CardStep step : card.steps()) {
-            for (Step.Fastener fastener : step.step().fasteners()) {
+            for (Step.Fastener fastener : fasteners(step)) {
                 Tightening is = tightening(step.fastener(fastener));
                 switch (is.state()) {
                     case REOPENED -> findings.add(new CardFinding.TightenAgain(step.place(), fastener.name()));
@@ -258,7 +227,16 @@ public final class CardState {
                     .ifPresent(o -> findings.add(new CardFinding.DoneOtherwise(
                             step.place(), step.step().title(), o.reason(), o.limit())));
         }
-        if (!finished()) {
+        for (Blocker open : unlocked(wanted.rounds().size())) {
+            Blocker.Unlocked lock = (Blocker.Unlocked) open;
+            findings.add(new CardFinding.LockOpen(lock.step().place(), lock.text()));
+        }
+        for (End end : End.values()) {
+            if (wanted.later(end)) {
+                findings.add(new CardFinding.PutOff(end));
+            }
+        }
+        if (!through()) {
             findings.add(new CardFinding.CardOpen(
                     Whole.VEHICLE, new CardFinding.Steps(card.steps().size() - settled())));
         }
@@ -273,10 +251,18 @@ public final class CardState {
                 .findFirst();
     }
 
-    /** Everything is settled, tight, marked and accounted for. */
-    public boolean finished() {
+    /** Every step of every round is settled, and all of it tight, marked, answered and accounted for. */
+    private boolean through() {
         return card.steps().stream().allMatch(step -> settled(step.key()) && !reopened(step))
-                && parts().stream().noneMatch(BenchPart::open);
+                && parts().stream().noneMatch(BenchPart::open)
+                && offers.isEmpty();
+    }
+
+    /** The same, no lock open and no end put off. */
+    public boolean finished() {
+        return through()
+                && unlocked(wanted.rounds().size()).isEmpty()
+                && Arrays.stream(End.values()).noneMatch(wanted::later);
     }
 
     public int settled() {

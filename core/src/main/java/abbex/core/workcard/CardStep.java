@@ -8,11 +8,15 @@ import java.util.Optional;
 /**
  * A step at its place on one vehicle.
  *
- * @param key the step's id and its place
+ * @param key the step's id and its place, and the round after the first
  */
-public record CardStep(String key, Step step, Place place) {
-    static CardStep of(Step step, Place place) {
-        return new CardStep(step.id() + "@" + place.code(), step, place);
+public record CardStep(String key, Step step, Place place, int round) {
+    static CardStep of(Step step, Place place, int round) {
+        return new CardStep(step.id() + "@" + place.code() + mark(round), step, place, round);
+    }
+
+    static String mark(int round) {
+        return round > 1 ? "~" + round : "";
     }
 
     /** Empty for what is done once. */
@@ -31,11 +35,11 @@ public record CardStep(String key, Step step, Place place) {
 
     /** A fastener's key on this vehicle. */
     public String fastener(Step.Fastener fastener) {
-        return fastener.id() + "@" + place.code();
+        return fastener.id() + "@" + place.code() + mark(round);
     }
 
     /** Both are about the same corner, the same end, or one of them about all. */
-    boolean meets(CardStep other) {
+    public boolean meets(CardStep other) {
         if (end().isEmpty() || other.end().isEmpty()) {
             return true;
         }

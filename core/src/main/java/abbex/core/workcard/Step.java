@@ -2,6 +2,7 @@ package abbex.core.workcard;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * A step as it is known of an architecture, wherever it is done.
@@ -22,6 +23,9 @@ import java.util.Optional;
  * @param off kinds of parts that it takes off
  * @param on kinds of parts that it puts on
  * @param after ids of steps that come before it at the same place
+ * @param before ids of steps that it comes before at the same place
+ * @param traps later steps after which something of it cannot be done any more: it comes before those too
+ * @param locks of adjusters that it turns; each is a hold of it, and of every step in which the vehicle moves by itself
  * @param when what must hold of the job, all of it; with ! in front what must not
  * @param role what the card itself has to know of it
  */
@@ -43,7 +47,10 @@ public record Step(
         List<String> on,
         List<String> after,
         List<String> when,
-        Optional<Role> role) {
+        Optional<Role> role,
+        List<String> before,
+        List<Trap> traps,
+        List<String> locks) {
     /** Where it is done. */
     public enum Span {
         CORNER,
@@ -65,9 +72,24 @@ public record Step(
         RAISE,
         /** It brings the vehicle down on its wheels. */
         LOWER,
-        /** Nothing of its place may be left on the bench. */
-        CLOSE
+        /** Nothing of its place may be left on the bench, and no offer unanswered. */
+        CLOSE,
+        /** The vehicle moves by itself: every lock is shut. */
+        ROLL;
+
+        /** It is put in where the footing changes. */
+        boolean turns() {
+            return this == RAISE || this == LOWER;
+        }
     }
+
+    /**
+     * A trap in the order.
+     *
+     * @param step id of the later step
+     * @param what cannot be drawn or put back once that is done
+     */
+    public record Trap(String step, String what) {}
 
     /** Clips and screws of a trim. */
     public record Access(String what, int clips, int screws) {
@@ -82,6 +104,10 @@ public record Step(
             LENGTH,
             CLICKS,
             CLOCK,
+            /** To which side something points: up, down, forward, rearward, inboard, outboard. */
+            WAY,
+            /** Which hole, counted from the top or the front. */
+            HOLE,
             PHOTO
         }
     }
@@ -95,6 +121,31 @@ public record Step(
      */
     public record Fastener(String id, String name, String thread, boolean once, boolean locker) {}
 
+    /** Without traps, locks and steps that it comes before. */
+    public Step(
+            String id,
+            String title,
+            String why,
+            Span span,
+            Footing footing,
+            int minutes,
+            int hands,
+            Access access,
+            List<String> tools,
+            List<String> holds,
+            List<String> cautions,
+            List<Capture> captures,
+            List<Fastener> fasteners,
+            List<String> off,
+            List<String> on,
+            List<String> after,
+            List<String> when,
+            Optional<Role> role) {
+        this(
+                id, title, why, span, footing, minutes, hands, access, tools, holds, cautions, captures, fasteners, off,
+                on, after, when, role, List.of(), List.of(), List.of());
+    }
+
     public Step {
         tools = List.copyOf(tools);
         holds = List.copyOf(holds);
@@ -105,5 +156,26 @@ public record Step(
         on = List.copyOf(on);
         after = List.copyOf(after);
         when = List.copyOf(when);
+        before = List.copyOf(before);
+        traps = List.copyOf(traps);
+        locks = List.copyOf(locks);
+    }
+
+    /** What must be true before it is ticked, its locks last. */
+    public List<String> allHolds() {
+        return Stream.concat(holds.stream(), locks.stream()).toList();
+    }
+
+    /** A step of this id comes after it at the same place. */
+    boolean precedes(String id) {
+        return before.contains(id)
+                || traps.stream().anyMatch(trap -> trap.step().equals(id));
+    }
+
+    /** The same for every job. */
+    Step always() {
+        return new Step(
+                id, title, why, span, footing, minutes, hands, access, tools, holds, cautions, captures, fasteners, off,
+                on, after, List.of(), role, before, traps, locks);
     }
 }

@@ -35,7 +35,8 @@ final class Walk {
             int seq,
             @Nullable Stand from) {}
 
-    static Order order(List<CardStep> steps, int[][] before) {
+    /** Within a footing what needs one pair of hands goes first as far as it can where a helper is called for. */
+    static Order order(List<CardStep> steps, int[][] before, boolean gather) {
         ring(steps, before);
         Map<String, BitSet> byFooting = new HashMap<>();
         Set<String> footings = new LinkedHashSet<>(List.of(WHEELS));
@@ -48,7 +49,7 @@ final class Walk {
         for (@Nullable Stand at = end; at != null; at = at.from()) {
             row.add(0, at);
         }
-        return new Order(walk(steps, before, row), (int) (end.cost() / LIFT));
+        return new Order(walk(steps, before, row, gather), (int) (end.cost() / LIFT));
     }
 
     private static Stand search(int all, int[][] before, Map<String, BitSet> byFooting, List<String> footings) {
@@ -108,7 +109,7 @@ final class Walk {
     }
 
     /** Within each footing on where one is, then at the same end, then as the book has it. */
-    private static int[] walk(List<CardStep> steps, int[][] before, List<Stand> row) {
+    private static int[] walk(List<CardStep> steps, int[][] before, List<Stand> row, boolean gather) {
         int[] order = new int[steps.size()];
         BitSet done = new BitSet();
         int at = 0;
@@ -117,7 +118,7 @@ final class Walk {
             BitSet left = (BitSet) stand.done().clone();
             left.andNot(done);
             while (!left.isEmpty()) {
-                int next = next(steps, before, done, left, last);
+                int next = next(steps, before, done, left, last, gather);
                 last = steps.get(next);
                 order[at++] = next;
                 done.set(next);
@@ -127,12 +128,18 @@ final class Walk {
         return order;
     }
 
-    private static int next(List<CardStep> steps, int[][] before, BitSet done, BitSet left, @Nullable CardStep last) {
+    private static int next(
+            List<CardStep> steps, int[][] before, BitSet done, BitSet left, @Nullable CardStep last, boolean gather) {
         int best = -1;
         int near = Integer.MAX_VALUE;
         for (int i = left.nextSetBit(0); i >= 0; i = left.nextSetBit(i + 1)) {
             if (ready(done, before[i])) {
                 int far = last == null ? 0 : far(last, steps.get(i));
+                far += gather
+                                && last != null
+                                && last.step().hands() != steps.get(i).step().hands()
+                        ? FAR
+                        : 0;
                 if (far < near) {
                     near = far;
                     best = i;
@@ -141,6 +148,9 @@ final class Walk {
         }
         return best;
     }
+
+    /** Farther than any place: hands come before ways. */
+    private static final int FAR = 10;
 
     private static int far(CardStep from, CardStep to) {
         if (from.place().equals(to.place())) {

@@ -1,20 +1,77 @@
 package abbex.core.workcard;
 
 import abbex.core.vehicle.Architecture;
+import abbex.core.vehicle.End;
 import abbex.core.vehicle.PerEnd;
 import abbex.core.vehicle.VehicleKind;
+import java.util.List;
+import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * What a card is for.
  *
  * @param supplied kinds of parts that the kit brings to each end; an end without any is not touched
- * @param facts of the whole job, such as {@code lift}, {@code two-people}, {@code adaptive-dampers}
+ * @param facts of the job, such as {@code lift}, {@code wired}; of one end with its code behind, such as {@code brakes@front}
+ * @param rounds the ends that are worked on in each round: the rear today and the front next week, or one end again
  */
 public record Wanted(
-        VehicleKind kind, PerEnd<Architecture> architecture, PerEnd<Set<String>> supplied, Set<String> facts) {
+        VehicleKind kind,
+        PerEnd<Architecture> architecture,
+        PerEnd<Set<String>> supplied,
+        Set<String> facts,
+        List<Set<End>> rounds) {
+    /** The kit brings something to an end. */
+    static final String KIT = "kit";
+
+    /** All ends at once. */
+    public Wanted(
+            VehicleKind kind, PerEnd<Architecture> architecture, PerEnd<Set<String>> supplied, Set<String> facts) {
+        this(kind, architecture, supplied, facts, List.of(Set.of(End.values())));
+    }
+
     public Wanted {
+        rounds = rounds.stream().map(Set::copyOf).toList();
         supplied = supplied.map(Set::copyOf);
         facts = Set.copyOf(facts);
+    }
+
+    /** Work is done there in some round: by the kit, or by what is done in the same visit. */
+    boolean touches(End end, int round) {
+        return rounds.get(round - 1).contains(end)
+                && (!supplied.get(end).isEmpty() || facts.stream().anyMatch(fact -> fact.endsWith("@" + end.code())));
+    }
+
+    /** What else is done in the visit is done in its first round. */
+    Wanted in(int round) {
+        return round == 1
+                ? this
+                : new Wanted(
+                        kind,
+                        architecture,
+                        supplied,
+                        facts.stream().filter(fact -> !fact.contains("@")).collect(Collectors.toUnmodifiableSet()),
+                        rounds);
+    }
+
+    /** Something is to be done at an end, and in no round yet. */
+    public boolean later(End end) {
+        return !supplied.get(end).isEmpty() && rounds.stream().noneMatch(round -> round.contains(end));
+    }
+
+    /** What a step asks of the job holds at an end, or anywhere. */
+    boolean is(String fact, Optional<End> end) {
+        if (end.isEmpty()) {
+            return facts.contains(fact)
+                    || facts.stream().anyMatch(f -> f.startsWith(fact + "@"))
+                    || supplied.stream().anyMatch(s -> s.contains(fact) || fact.equals(KIT) && !s.isEmpty());
+        }
+        Set<String> parts = supplied.get(end.get());
+        return facts.contains(fact)
+                || facts.contains(fact + "@" + end.get().code())
+                || fact.equals(end.get().code())
+                || parts.contains(fact)
+                || fact.equals(KIT) && !parts.isEmpty();
     }
 }

@@ -1,0 +1,124 @@
+package abbex.app.workcard;
+
+import abbex.app.arrive.Job;
+import abbex.app.kit.KitField;
+import abbex.app.kit.KitValues;
+import abbex.core.vehicle.End;
+import abbex.core.vehicle.PerEnd;
+import abbex.core.vehicle.VehicleKind;
+import abbex.core.workcard.Chapter;
+import abbex.core.workcard.Wanted;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+
+/** What a card is for: vehicle, what the kit brings, what else is done in the visit, and in which rounds. */
+final class CardWants {
+    /** What steps may ask beside the kit. */
+    static final Set<String> FACTS =
+            Set.of("lift", "wired", "rubber-pivots", "notch", "shaft", "steering", "alignment");
+
+    /** What they may ask of each end by itself. */
+    static final Set<String> OF_END = Set.of("brakes");
+
+    /** No step asks for it: it gathers those that need two. */
+    static final String HELPER = "helper";
+
+    private CardWants() {}
+
+    /** What the steps of a kind of vehicle ask of a job beside its kit, in one order. */
+    static List<String> asked(List<Chapter> book, VehicleKind kind) {
+        Set<String> conditions = new TreeSet<>();
+        book.stream()
+                .filter(chapter -> chapter.kinds().isEmpty() || chapter.kinds().contains(kind))
+                .flatMap(chapter -> chapter.steps().stream())
+                .flatMap(step -> step.when().stream())
+                .map(condition -> condition.replace("!", ""))
+                .forEach(conditions::add);
+        List<String> asked = new ArrayList<>();
+        for (String condition : conditions) {
+            if (FACTS.contains(condition)) {
+                asked.add(condition);
+            } else if (OF_END.contains(condition)) {
+                Arrays.stream(End.values()).forEach(end -> asked.add(condition + "@" + end.code()));
+            }
+        }
+        asked.add(HELPER);
+        return asked;
+    }
+
+    /** Rounds as they are kept: ends apart by blanks, rounds by bars; empty for all at once. */
+    static List<Set<End>> rounds(String text) {
+        List<Set<End>> rounds = new ArrayList<>();
+        for (String round : text.isEmpty() ? new String[0] : text.split("[|]")) {
+            rounds.add(Arrays.stream(End.values())
+                    .filter(end -> Arrays.asList(round.split(" ")).contains(end.code()))
+                    .collect(Collectors.toUnmodifiableSet()));
+        }
+        return rounds;
+    }
+
+    static String text(List<Set<End>> rounds) {
+        return rounds.stream()
+                .map(round -> Arrays.stream(End.values())
+                        .filter(round::contains)
+                        .map(End::code)
+                        .collect(Collectors.joining(" ")))
+                .collect(Collectors.joining("|"));
+    }
+
+    /** What the kit brings to each end, by what is told of it; a printed drop alone is a spring. */
+    static Wanted of(Job job, KitValues values, Set<String> facts, List<Set<End>> rounds) {
+        Set<String> all = new TreeSet<>(facts);
+        for (End end : End.values()) {
+            if (values.at(end, KitField.PERCH).isPresent()
+                    || values.at(end, KitField.TURNS).isPresent()) {
+                all.add("perch");
+            }
+        }
+        return new Wanted(
+                job.vehicle().kind(),
+                new PerEnd<>(job.vehicle().front(), job.vehicle().rear()),
+                PerEnd.of(end -> parts(values, end)),
+                all,
+                rounds.isEmpty() ? List.of(Set.of(End.values())) : rounds);
+    }
+
+    private static Set<String> parts(KitValues values, End end) {
+        Set<String> parts = new TreeSet<>();
+        BRINGS.forEach((kind, fields) -> {
+            if (fields.stream().anyMatch(f -> values.at(end, f).isPresent())) {
+                parts.add(kind);
+            }
+        });
+        return parts;
+    }
+
+    private static final Map<String, List<KitField>> BRINGS = Map.of(
+            "spring",
+            List.of(KitField.BOX, KitField.NEW_FREE, KitField.NEW_RATE, KitField.NEW_TABLE),
+            "damper",
+            List.of(KitField.NEW_GAS, KitField.NEW_LONG, KitField.NEW_SHORT),
+            "stop",
+            List.of(KitField.NEW_STOP),
+            "isolator",
+            List.of(KitField.NEW_PAD),
+            "helper",
+            List.of(KitField.NEW_SECOND_RATE),
+            "ring",
+            List.of(KitField.NEW_STACK),
+            "block",
+            List.of(KitField.BLOCK),
+            "spindle",
+            List.of(KitField.SPINDLE));
+
+    static String supplied(Wanted wanted) {
+        return Arrays.stream(End.values())
+                .flatMap(end -> wanted.supplied().get(end).stream().sorted().map(kind -> kind + "@" + end.code()))
+                .collect(Collectors.joining(" "));
+    }
+}
