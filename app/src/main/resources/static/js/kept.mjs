@@ -22,7 +22,7 @@ async function steps(card) {
     .filter((key) => key)
     .map((key) => `${location.origin}/jobs/${own}/fit/${key}`);
   const had = new Set((await (await caches.open('pages-' + person)).keys()).map((r) => r.url));
-  return [`${location.origin}/jobs/${own}/fit`, ...all.filter((href, n) => n < 3 || !had.has(href))];
+  return [`${location.origin}/jobs/${own}/fit`, ...all.filter((href, n) => n < 2 || !had.has(href))];
 }
 
 /** What the page is made of, the page itself, and what is gone on to from it: they may be all there is for an hour. */
@@ -38,7 +38,10 @@ async function keepThis() {
     .map((r) => r.name)
     .filter((n) => PARTS.test(n));
   const pages = [location.href, ...(card ? await steps(card) : methods())];
-  for (const href of new Set([...parts, ...pages])) await fetch(href).catch(() => {});
+  // What the page was made of went through the worker already, but for a first visit's.
+  const missing = [];
+  for (const part of parts) if (!(await caches.match(part, { ignoreVary: true }))) missing.push(part);
+  for (const href of new Set([...missing, ...pages])) await fetch(href).catch(() => {});
   document.documentElement.dataset.kept = 'true';
 }
 

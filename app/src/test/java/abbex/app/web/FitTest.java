@@ -10,10 +10,7 @@ import abbex.app.support.Said;
 import abbex.app.support.Screen;
 import abbex.app.support.Shop;
 import abbex.app.support.Visitor;
-import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.PlaywrightException;
-import com.microsoft.playwright.TimeoutError;
 import com.microsoft.playwright.options.FilePayload;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
@@ -25,7 +22,7 @@ import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
-/** Cards from the plan to the last torque, by thumbs and by keys; what is refused; a figure that opens another job. */
+/** What a card refuses and asks; figures that open other jobs; rounds, offers, work of the same visit; photos. */
 @ExtendWith(Shop.class)
 class FitTest {
     private final Visitor orla = Visitor.signedIn("orla");
@@ -39,178 +36,6 @@ class FitTest {
         System.arraycopy(fields, 0, all, 6, fields.length);
         assertEquals(302, orla.post("/arrive", all).statusCode());
         return job;
-    }
-
-    /** How a hand does things: a tap, or keys alone. */
-    private interface Hand {
-        void press(Locator what);
-
-        void type(Locator where, String text);
-    }
-
-    private static final Hand THUMB = new Hand() {
-        @Override
-        public void press(Locator what) {
-            what.tap();
-        }
-
-        @Override
-        public void type(Locator where, String text) {
-            where.tap();
-            where.fill(text);
-        }
-    };
-
-    private static final Hand KEYS = new Hand() {
-        @Override
-        public void press(Locator what) {
-            what.focus();
-            what.press("Enter");
-        }
-
-        @Override
-        public void type(Locator where, String text) {
-            where.focus();
-            where.page().keyboard().insertText(text);
-        }
-    };
-
-    private static final int MOST = 400;
-    private static final double SOON = 4000;
-
-    /** Presses and waits for the page that comes of it: it has no mark of the one before. */
-    private static void press(Page page, Hand hand, Locator what) {
-        page.evaluate("window.before = true");
-        hand.press(what);
-        page.waitForCondition(() -> {
-            try {
-                return Boolean.TRUE.equals(
-                        page.evaluate(
-                                "!window.before && document.readyState !== 'loading' && !!document.querySelector('.baybar, .fithead')"));
-            } catch (PlaywrightException between) {
-                // Between two pages there is none to ask.
-                return false;
-            }
-        });
-    }
-
-    /** Does what each step asks for until the card has no next one. */
-    private static void work(Page page, String job, Hand hand) {
-        page.setDefaultTimeout(SOON);
-        for (int i = 0; i < MOST && !page.url().endsWith("/fit"); i++) {
-            try {
-                step(page, hand);
-            } catch (TimeoutError changed) {
-                // The page that was looked at is another one by now: look again.
-                page.waitForLoadState();
-            }
-        }
-        assertTrue(page.url().endsWith("/fit"), () -> "the card of " + job + " has no end");
-        page.setDefaultTimeout(20_000);
-    }
-
-    private static void step(Page page, Hand hand) {
-        Locator unknown =
-                page.locator(".fastener[data-state=UNKNOWN] form.spec").first();
-        Locator bench = page.locator("form.fate:not([hidden]) button[value=HANDED_OVER]")
-                .first();
-        Locator capture = page.locator("form.capture input.form-control").all().stream()
-                .filter(c -> c.inputValue().isEmpty())
-                .findFirst()
-                .orElse(null);
-        Locator loose = page.locator(".fastener[data-state=OPEN] form.reading").first();
-        Locator act = page.locator(".baybar .act").first();
-        if (page.locator(".baybar button.act").count() > 0
-                || page.locator(".baybar a.act").count() > 0) {
-            press(page, hand, act);
-        } else if (bench.count() > 0) {
-            press(page, hand, bench);
-        } else if (capture != null) {
-            fill(page, hand, capture);
-        } else if (unknown.count() > 0) {
-            hand.type(unknown.locator("input.form-control").first(), "60 N·m");
-            press(page, hand, unknown.locator("button.btn").first());
-            sure(page, hand);
-        } else {
-            assertEquals(
-                    1, loose.count(), () -> page.url() + page.locator("main").innerText());
-            hand.type(loose.locator("input.form-control"), "60 N·m");
-            press(page, hand, loose.locator("button.btn"));
-        }
-    }
-
-    /** What is tapped on a drawing is tapped; all else is entered. */
-    private static void fill(Page page, Hand hand, Locator capture) {
-        String item =
-                capture.locator("xpath=ancestor::form//input[@name='item']").inputValue();
-        Locator taps = page.locator(".taps:has([name=item][value='" + item + "']) button");
-        if (taps.count() > 0) {
-            press(page, hand, taps.nth(1));
-        } else {
-            hand.type(capture, "7");
-            press(page, hand, capture.locator("xpath=ancestor::form//button"));
-        }
-    }
-
-    /** 60 N·m is more than an M6 bears: asked once, it is said so. */
-    private static void sure(Page page, Hand hand) {
-        Locator sure = page.locator("form.spec .sure:not([hidden]) input").first();
-        if (sure.count() > 0) {
-            sure.press("Space");
-            hand.press(page.locator("form.spec:has(.sure:not([hidden])) button.btn")
-                    .first());
-        }
-    }
-
-    private static void begin(Screen screen, String job, Hand hand, String... facts) {
-        Page page = screen.signIn("orla").page;
-        screen.open("/jobs/" + job + "/fit");
-        for (String fact : facts) {
-            page.locator("input[name=" + fact + "]").press("Space");
-        }
-        hand.press(page.locator(".begin .btn"));
-        assertThat(page.locator(".bayview h1")).isVisible();
-    }
-
-    private static void finished(Screen screen, String job) {
-        assertEquals(
-                List.of(),
-                screen.page
-                        .locator(".cardblock li:not(.clear) a b, .corner > section:first-child > .fates b")
-                        .allInnerTexts());
-        assertThat(screen.page.locator(".whyline")).hasText(Said.by("fit.finished"));
-        assertEquals(List.of(), screen.complaints());
-        screen.open("/jobs/" + job + "/sheet");
-    }
-
-    @Test
-    void a_strut_car_alone_on_jacks_by_keys() {
-        String job = received("strut hatch", "archFront", "STRUT", "promiseFRONT", "1");
-        try (Screen screen = Screen.desk()) {
-            begin(screen, job, KEYS);
-            work(screen.page, job, KEYS);
-            finished(screen, job);
-        }
-    }
-
-    @Test
-    void a_live_axle_truck_by_thumbs() {
-        String job = received("leaf truck", "kind", "TRUCK", "archRear", "SOLID_AXLE_LEAF", "promiseREAR", "4");
-        try (Screen screen = Screen.tablet()) {
-            begin(screen, job, THUMB, "lift");
-            work(screen.page, job, THUMB);
-            finished(screen, job);
-        }
-    }
-
-    @Test
-    void a_motorcycle_by_thumbs() {
-        String job = received("long bike", "kind", "MOTORCYCLE", "promiseREAR", "1");
-        try (Screen screen = Screen.tablet()) {
-            begin(screen, job, THUMB);
-            work(screen.page, job, THUMB);
-            finished(screen, job);
-        }
     }
 
     private String write(String job, String step, String... fields) {
@@ -411,5 +236,86 @@ class FitTest {
         String page = orla.get("/jobs/" + job + "/fit").body();
         assertTrue(page.contains(Said.by("fit.changed")));
         assertTrue(page.contains(Said.by("part.helper")));
+    }
+
+    /** The rear now, the front in a second round; what was done stays done, and nothing is finished before. */
+    @Test
+    void an_end_is_put_off_to_another_round() {
+        String job = received("strut stage", "archFront", "STRUT", "promiseFRONT", "1", "promiseREAR", "1");
+        orla.post("/jobs/" + job + "/fit", "lift", "yes", "now-rear", "yes");
+        String card = orla.get("/jobs/" + job + "/fit").body();
+        assertFalse(card.contains("strut-in@LF"), "the front is not on the card");
+        assertTrue(card.contains("wheel-off@LR"));
+        write(job, "chock@vehicle", "what", "TICKED");
+        String round = "/jobs/" + job + "/fit/round";
+        assertTrue(orla.post(round, "rounds", "1").body().contains(Said.by("problem.fit.round")));
+        orla.post(round, "rounds", "1", "now-front", "yes");
+        orla.post(round, "rounds", "1", "now-front", "yes");
+        card = orla.get("/jobs/" + job + "/fit").body();
+        assertTrue(card.contains("strut-in@LF~2") && !card.contains("~3"), "once, whoever sends it twice");
+        assertTrue(card.contains("data-key=\"chock@vehicle\" class=\"clear\"")
+                || card.contains("class=\"clear\" value=\"1\" data-key=\"chock@vehicle\""));
+    }
+
+    /** Found while open: the wheel does not go on before the customer has answered. */
+    @Test
+    void what_was_found_is_answered_before_it_is_closed_up() {
+        String job = received("strut found", "archFront", "STRUT", "promiseFRONT", "1");
+        orla.post("/jobs/" + job + "/fit", "lift", "yes");
+        write(job, "look-open@LF", "what", "FOUND", "seen", "boot split", "price", "85");
+        String on = "/jobs/" + job + "/fit/wheel-on@LF";
+        String asked = Said.by("fit.offers");
+        assertTrue(orla.get(on).body().contains(asked));
+        assertFalse(orla.get("/jobs/" + job + "/fit/wheel-on@RF").body().contains(asked), "the other side has none");
+        try (Screen screen = Screen.tablet().signIn("orla")) {
+            screen.open("/jobs/" + job + "/fit");
+            screen.page.locator(".offer-answer input[name=price]").fill("95");
+            screen.page.locator(".offer-answer button[value=YES]").tap();
+            assertThat(screen.page.locator(".bayview h1")).isVisible();
+            screen.open("/jobs/" + job + "/fit");
+            assertThat(screen.page.locator(".fates", new Page.LocatorOptions().setHasText("boot split")))
+                    .containsText("95");
+            assertEquals(List.of(), screen.complaints());
+        }
+        assertFalse(orla.get(on).body().contains(asked));
+    }
+
+    /** Brakes and toe in the same visit: an end without a kit has its wheels off and no strut out; one bolt is tightened once. */
+    @Test
+    void work_of_the_same_visit_shares_its_bolts() {
+        String job = received("strut brakes", "archFront", "STRUT", "archRear", "TWIST_BEAM", "promiseREAR", "1");
+        orla.post("/jobs/" + job + "/fit", "lift", "yes", "brakes@front", "yes", "steering", "yes", "alignment", "yes");
+        String card = orla.get("/jobs/" + job + "/fit").body();
+        assertTrue(card.contains("brake-on@LF") && card.contains("wheel-off@LF") && card.contains("tb-up@LR"));
+        assertFalse(card.contains("strut-out@LF"), "no kit, no strut");
+        assertFalse(orla.get("/jobs/" + job + "/fit/brake-off@LF").body().contains("caliper@LF"));
+        assertTrue(orla.get("/jobs/" + job + "/fit/brake-on@LF").body().contains("caliper@LF"));
+        assertFalse(orla.get("/jobs/" + job + "/fit/tie-end@LF").body().contains("toe-lock@LF"));
+        assertTrue(orla.get("/jobs/" + job + "/fit/align@LF").body().contains("toe-lock@LF"));
+    }
+
+    /** tor-2 of the handbook's values on the page: a wrench with a crow-foot; one longer than its wrench is refused. */
+    @Test
+    void a_crow_foot_is_worked_out() {
+        String job = received("strut crow", "archFront", "STRUT", "promiseFRONT", "1");
+        orla.post("/jobs/" + job + "/fit", "lift", "yes");
+        spec(job, "100 N·m", "SERVICE_MANUAL");
+        String at = "/jobs/" + job + "/fit/wheel-nuts@front?item=wheel-nut@front&arm=20&reach=";
+        // 100 N·m · 20 / (20 + 5) = 80 N·m = 59 lbf·ft (lever arithmetic; 1 lbf·ft = 1.355 818 N·m, NIST SP 811).
+        assertTrue(orla.get(at + "5").body().contains(Said.by("fit.setting", "torque", "59 lbf·ft")));
+        assertTrue(orla.get(at + "21").body().contains(Said.by("problem.fit.reach", "read", "21", "arm", "20")));
+    }
+
+    /** A perch was put off: whether its ring is locked is asked before the test drive. */
+    @Test
+    void a_lock_is_asked_for_before_it_rolls() {
+        String job = received("strut perch", "archFront", "STRUT", "promiseFRONT", "1");
+        orla.post("/jobs/" + job + "/plan", "FRONT_BOX", "1", "FRONT_PERCH", "1/2");
+        orla.post("/jobs/" + job + "/fit", "lift", "yes");
+        write(job, "perch-set@LF", "what", "OTHERWISE", "reason", "later");
+        assertTrue(orla.get("/jobs/" + job + "/fit/settle@vehicle").body().contains("data-step=\"perch-set@LF\""));
+        write(job, "perch-set@LF", "what", "HELD", "item", "0");
+        String settle = orla.get("/jobs/" + job + "/fit/settle@vehicle").body();
+        assertFalse(settle.contains(Said.part("fit.ask.lock").strip()));
     }
 }
