@@ -196,6 +196,7 @@ class ArchitectureTest {
             Map.entry("torque_spec", "workcard"),
             Map.entry("card_photo", "workcard"),
             Map.entry("own_step", "workcard"),
+            Map.entry("step_tip", "workcard"),
             Map.entry("handed_over", "handover"),
             Map.entry("hand_over_answer", "handover"),
             Map.entry("sheet_printed", "handover"),

@@ -36,9 +36,11 @@ class CardNotes {
 
     private final Cards cards;
     private final Specs specs;
+    private final Tips tips;
     private final Photos photos;
 
-    CardNotes(Cards cards, Specs specs, Photos photos) {
+    CardNotes(Cards cards, Specs specs, Tips tips, Photos photos) {
+        this.tips = tips;
         this.photos = photos;
         this.cards = cards;
         this.specs = specs;
@@ -47,6 +49,15 @@ class CardNotes {
     void take(Person by, Job job, CardStep step, Form form) {
         if (form.text("what").equals(CardAsks.SPEC)) {
             spec(by, job, step, form);
+            return;
+        }
+        if (form.text("what").equals("TIP")) {
+            String text = form.line("tip", LONG);
+            if (text.isEmpty()) {
+                form.problem("tip", "problem.fit.empty");
+            } else if (form.fits()) {
+                tips.add(by, job.vehicle(), client(form), step.step().id(), text);
+            }
             return;
         }
         Optional<Cards.What> what = Stream.of(Cards.What.values())

@@ -189,6 +189,7 @@ public final class CardPage {
             List<HoldRow> holds,
             List<String> cautions,
             List<String> traps,
+            List<Tips.Tip> tips,
             FootingDrawing side,
             String stands,
             List<String> tools,

@@ -35,9 +35,11 @@ class CardViews {
     private final Cards cards;
     private final CardAsks asks;
     private final CardSides sides;
+    private final Tips tips;
     private final Words words;
 
-    CardViews(Cards cards, CardAsks asks, CardSides sides, Words words) {
+    CardViews(Cards cards, CardAsks asks, CardSides sides, Tips tips, Words words) {
+        this.tips = tips;
         this.sides = sides;
         this.cards = cards;
         this.asks = asks;
@@ -287,6 +289,7 @@ class CardViews {
                 holds,
                 step.step().cautions(),
                 traps(current, step, reader),
+                tips.of(job.shop(), job.vehicle()).getOrDefault(step.step().id(), List.of()),
                 sides.of(job, current, step),
                 words.say("footing." + step.step().footing()),
                 step.step().tools(),

@@ -19,8 +19,8 @@ import java.util.stream.Collectors;
 /** What a card is for: vehicle, what the kit brings, what else is done in the visit, and in which rounds. */
 final class CardWants {
     /** What steps may ask beside the kit. */
-    static final Set<String> FACTS =
-            Set.of("lift", "wired", "rubber-pivots", "notch", "shaft", "steering", "alignment");
+    static final List<String> FACTS =
+            List.of("lift", "wired", "rubber-pivots", "notch", "shaft", "steering", "alignment");
 
     /** What they may ask of each end by itself. */
     static final Set<String> OF_END = Set.of("brakes");
@@ -40,10 +40,9 @@ final class CardWants {
                 .map(condition -> condition.replace("!", ""))
                 .forEach(conditions::add);
         List<String> asked = new ArrayList<>();
-        for (String condition : conditions) {
-            if (FACTS.contains(condition)) {
-                asked.add(condition);
-            } else if (OF_END.contains(condition)) {
+        FACTS.stream().filter(conditions::contains).forEach(asked::add);
+        for (String condition : OF_END) {
+            if (conditions.contains(condition)) {
                 Arrays.stream(End.values()).forEach(end -> asked.add(condition + "@" + end.code()));
             }
         }

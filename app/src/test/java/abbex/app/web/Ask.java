@@ -71,7 +71,7 @@ record Ask(RequestMethod how, String path, double weight, List<String> typed, Li
             post(
                     "/jobs/{id}/fit/{step}",
                     1,
-                    "reason limit seen price",
+                    "reason limit seen price tip",
                     "what item client fate source why angle reference"),
             post("/jobs/{id}/ground/points", 1, "name away height", "kind from"),
             post("/jobs/{id}/ground/own", 1, "called points", ""),

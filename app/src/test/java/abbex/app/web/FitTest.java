@@ -280,6 +280,22 @@ class FitTest {
         assertFalse(orla.get(on).body().contains(asked));
     }
 
+    /** What one taught is on the next of the kind, at every corner; not on another kind. */
+    @Test
+    void a_tip_is_there_for_the_next_of_the_kind() {
+        String name = "taught " + UUID.randomUUID();
+        String one = received(name, "archFront", "STRUT", "promiseFRONT", "1");
+        String two = received(name, "archFront", "STRUT", "promiseFRONT", "1");
+        String other = received(name + " other", "archFront", "STRUT", "promiseFRONT", "1");
+        orla.post("/jobs/" + one + "/fit", "lift", "yes");
+        assertTrue(write(one, "strut-in@LF", "what", "TIP", "tip", "").contains(Said.by("problem.fit.empty")));
+        write(one, "strut-in@LF", "what", "TIP", "tip", "short socket first", "client", "a");
+        write(one, "strut-in@LF", "what", "TIP", "tip", "short socket first", "client", "a");
+        String page = orla.get("/jobs/" + two + "/fit/strut-in@RF").body();
+        assertEquals(2, page.split("short socket first").length, "once");
+        assertFalse(orla.get("/jobs/" + other + "/fit/strut-in@RF").body().contains("short socket first"));
+    }
+
     /** Brakes and toe in the same visit: an end without a kit has its wheels off and no strut out; one bolt is tightened once. */
     @Test
     void work_of_the_same_visit_shares_its_bolts() {
