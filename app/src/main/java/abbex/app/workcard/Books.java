@@ -2,6 +2,8 @@ package abbex.app.workcard;
 
 import abbex.app.store.Reads;
 import abbex.core.workcard.Chapter;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
@@ -25,6 +27,10 @@ class Books {
     private final OwnSteps own;
     private final ObjectNode shipped;
 
+    /** Read once by whoever comes first: an id is the hash of all that is in it and of the shop that has it. */
+    private final Cache<String, List<Chapter>> parsed =
+            Caffeine.newBuilder().maximumSize(200).build();
+
     /** Read and checked when the application starts: what does not fit together keeps it from starting. */
     Books(JdbcClient jdbc, Reads reads, OwnSteps own) {
         this.own = own;
@@ -35,54 +41,61 @@ class Books {
         StepFiles.SHIPPED.forEach(name -> shipped.set(name, JSON.readTree(StepFiles.text("steps/" + name + ".json"))));
     }
 
+    /** What a shop has now, under its id: the hash of all that is in it. */
+    private record Today(String id, String body) {}
+
     /** What ships, and the shop's own. */
-    private String body(UUID shop) {
+    private Today now(UUID shop) {
         return reads.ofShop(shop, List.of(Books.class, shop), () -> {
             ObjectNode all = shipped.deepCopy();
             own.of(shop).forEach((step, file) -> all.set(OWN + step, JSON.readTree(file)));
-            return all.toString();
+            String body = all.toString();
+            return new Today(hash(shop + body), body);
         });
     }
 
     /** Names of the shop's own files begin so. */
     private static final String OWN = "own-";
 
-    /** The id under which a shop has what counts now. */
-    String now(UUID shop) {
-        String id = id(shop);
-        jdbc.sql("insert ignore into step_book (id, shop_id, body) values (:id, :shop, :body)")
-                .param("id", id)
-                .param("shop", shop.toString())
-                .param("body", body(shop))
-                .update();
-        return id;
-    }
-
-    /** The same, whether it is kept or not. */
-    String id(UUID shop) {
+    private static String hash(String text) {
         try {
-            byte[] digest =
-                    MessageDigest.getInstance("SHA-256").digest((shop + body(shop)).getBytes(StandardCharsets.UTF_8));
+            byte[] digest = MessageDigest.getInstance("SHA-256").digest(text.getBytes(StandardCharsets.UTF_8));
             return HexFormat.of().formatHex(digest);
         } catch (NoSuchAlgorithmException none) {
             throw new IllegalStateException(none);
         }
     }
 
+    /** Keeps what a shop has now, and says under which id. */
+    String keep(UUID shop) {
+        Today now = now(shop);
+        jdbc.sql("insert ignore into step_book (id, shop_id, body) values (:id, :shop, :body)")
+                .param("id", now.id())
+                .param("shop", shop.toString())
+                .param("body", now.body())
+                .update();
+        return now.id();
+    }
+
+    /** The same, whether it is kept or not. */
+    String id(UUID shop) {
+        return now(shop).id();
+    }
+
     /** The steps that a shop has now. */
     List<Chapter> today(UUID shop) {
-        return reads.ofShop(shop, List.of(Books.class, shop, "today"), () -> chapters(body(shop)));
+        Today now = now(shop);
+        return parsed.get(now.id(), id -> chapters(now.body()));
     }
 
     List<Chapter> shipped() {
-        return chapters(shipped.toString());
+        return parsed.get("shipped", id -> chapters(shipped.toString()));
     }
 
     List<Chapter> of(UUID shop, String id) {
-        return reads.ofShop(
-                shop,
-                List.of(Books.class, shop, id),
-                () -> chapters(jdbc.sql("select body from step_book where id = :id and shop_id = :shop")
+        return parsed.get(
+                id,
+                key -> chapters(jdbc.sql("select body from step_book where id = :id and shop_id = :shop")
                         .param("id", id)
                         .param("shop", shop.toString())
                         .query(String.class)

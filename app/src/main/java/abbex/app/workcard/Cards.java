@@ -219,7 +219,7 @@ public class Cards {
                     .param("id", Ids.fresh().toString())
                     .param("shop", by.shop().toString())
                     .param("job", job.id().toString())
-                    .param("book", books.now(by.shop()))
+                    .param("book", books.keep(by.shop()))
                     .param("facts", String.join(" ", new TreeSet<>(facts)))
                     .param("supplied", CardWants.supplied(wanted(job, facts, rounds)))
                     .param("rounds", CardWants.text(rounds))
@@ -258,7 +258,7 @@ public class Cards {
     @Transactional
     public void renew(Job job) {
         jdbc.sql("update card set book_id = :book where shop_id = :shop and job_id = :job")
-                .param("book", books.now(job.shop()))
+                .param("book", books.keep(job.shop()))
                 .param("shop", job.shop().toString())
                 .param("job", job.id().toString())
                 .update();
