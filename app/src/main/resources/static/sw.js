@@ -15,6 +15,9 @@ self.addEventListener('install', (e) => {
   );
 });
 self.addEventListener('activate', (e) => e.waitUntil(self.clients.claim()));
+self.addEventListener('message', (e) => {
+  if (e.data === 'claim') e.waitUntil(self.clients.claim());
+});
 
 const isPage = (path) => path === '/' || /^\/jobs\/[0-9a-f-]{36}\/(sheets\/[0-9a-f-]{36}|sheet|fit(\/[\w@-]+)?)$/.test(path);
 const isStatic = (path) =>

@@ -1,15 +1,19 @@
 // A card: what is written on it is sent where it stands, and waits on the device while there is no network.
 import { drafts } from './drafts.mjs';
+import { keepNext } from './kept.mjs';
 import { freshId, notice } from './page.mjs';
 import { small } from './photo.mjs';
 import { queue } from './queue.mjs';
 import { say } from './say.mjs';
+import { measureFiles, showWrong } from './wrong.mjs';
 
-const view = document.querySelector('.bayview, .fit');
-const { job, step } = view.dataset;
-const asks = document.getElementById('asks');
+let view;
+let job;
+let step;
+let asks;
+let last;
 const pageOf = (key) => `/jobs/${job}/fit${key ? '/' + key : ''}`;
-const known = `abbex:card:${job}`;
+const known = () => `abbex:card:${job}`;
 
 /** What steps were open when the network was last there: a page of the device may be older. */
 function newest() {
@@ -17,15 +21,14 @@ function newest() {
   const mine = { stamp: Number(here.dataset.stamp), open: (here.dataset.open ?? '').split(' ').filter((k) => k) };
   if (here.dataset.open === undefined) return mine;
   try {
-    const had = JSON.parse(localStorage.getItem(known));
+    const had = JSON.parse(localStorage.getItem(known()));
     if (had && had.stamp > mine.stamp) return had;
-    localStorage.setItem(known, JSON.stringify(mine));
+    localStorage.setItem(known(), JSON.stringify(mine));
   } catch {
     /* storage full or forbidden: the page itself is what is known */
   }
   return mine;
 }
-const last = newest();
 const waiting = () => queue.ofCard(job);
 const settles = (e) => ['TICKED', 'OTHERWISE'].includes(e.fields.what);
 const open = () => {
@@ -152,10 +155,8 @@ async function submit(form, submitter) {
   }
   if (queue.holding() || !navigator.onLine) return hold(e);
   const { status, to } = await queue.send(e);
-  if (status === 200 && to) {
-    if (to === location.pathname) location.reload();
-    else location.href = to;
-  } else if (status === 0 || status >= 500 || [401, 403, 412].includes(status)) {
+  if (status === 200 && to) await turn(to);
+  else if (status === 0 || status >= 500 || [401, 403, 412].includes(status)) {
     await hold(e);
     queue.drain();
   } else native(form, submitter);
@@ -166,8 +167,57 @@ function native(form, submitter) {
   form.requestSubmit(submitter);
 }
 
+/** Goes on to a step without loading all of the page again. What cannot be had so is loaded whole. */
+async function turn(to) {
+  let next = null;
+  try {
+    const answer = await fetch(to, { signal: AbortSignal.timeout(8000) });
+    next = answer.ok && !answer.redirected && new DOMParser().parseFromString(await answer.text(), 'text/html');
+  } catch {
+    /* no way to it: the browser says so, or the device has it */
+  }
+  if (!next || !next.querySelector('main.bayview')) {
+    location.href = to;
+    return;
+  }
+  const same = to === location.pathname;
+  for (const part of ['main', '.strip']) {
+    const fresh = next.querySelector(part);
+    if (fresh) document.querySelector(part)?.replaceWith(document.adoptNode(fresh));
+  }
+  document.title = next.title;
+  if (!same) {
+    history.pushState(null, '', to);
+    scrollTo(0, 0);
+  }
+  begin();
+  measureFiles();
+  showWrong();
+  (document.getElementById('act') ?? view).focus();
+  if (!same)
+    keepNext(
+      job,
+      open().filter((key) => key !== step),
+    );
+}
+
 export async function card() {
   await queue.ready;
+  begin();
+  // Back and forward are pages of their own.
+  addEventListener('popstate', () => location.reload());
+  document.addEventListener('abbex:stored', (e) => {
+    const mine = e.detail.filter((one) => one.fields && one.url.startsWith(`/jobs/${job}/`));
+    // A page that says why something was refused stays; one whose entries were all taken is shown as they stand.
+    if (mine.length && mine.every((one) => one.status === 200) && !queue.ofCard(job).length) location.reload();
+  });
+}
+
+function begin() {
+  view = document.querySelector('.bayview, .fit');
+  ({ job, step } = view.dataset);
+  asks = document.getElementById('asks');
+  last = newest();
   view.addEventListener('submit', async (e) => {
     if (e.target.dataset.native || !field(e.target, 'client')) return;
     e.preventDefault();
@@ -178,11 +228,6 @@ export async function card() {
     } finally {
       busy.delete(e.target);
     }
-  });
-  document.addEventListener('abbex:stored', (e) => {
-    const mine = e.detail.filter((one) => one.fields && one.url.startsWith(`/jobs/${job}/`));
-    // A page that says why something was refused stays; one whose entries were all taken is shown as they stand.
-    if (mine.length && mine.every((one) => one.status === 200) && !queue.ofCard(job).length) location.reload();
   });
   if (asks) {
     back();

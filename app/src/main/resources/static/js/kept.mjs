@@ -28,9 +28,13 @@ async function steps(card) {
 /** What the page is made of, the page itself, and what is gone on to from it: they may be all there is for an hour. */
 async function keepThis() {
   const worker = navigator.serviceWorker;
-  await worker.ready;
+  const { active } = await worker.ready;
   if (!worker.controller)
-    await new Promise((there) => worker.addEventListener('controllerchange', there, { once: true }));
+    await new Promise((there) => {
+      worker.addEventListener('controllerchange', there, { once: true });
+      // A page that came while the worker began was passed over when it took its pages.
+      active.postMessage('claim');
+    });
   const card = document.querySelector('.bayview, .fit');
   if (!(card || document.getElementById('walk')) || !navigator.onLine) return;
   const parts = performance
@@ -43,6 +47,11 @@ async function keepThis() {
   for (const part of parts) if (!(await caches.match(part, { ignoreVary: true }))) missing.push(part);
   for (const href of new Set([...missing, ...pages])) await fetch(href).catch(() => {});
   document.documentElement.dataset.kept = 'true';
+}
+
+/** A step came by itself, and is kept by that; so is the one after it, for where there is no way to it. */
+export function keepNext(job, keys) {
+  if (navigator.serviceWorker?.controller && keys.length) fetch(`/jobs/${job}/fit/${keys[0]}`).catch(() => {});
 }
 
 export function keepPages() {

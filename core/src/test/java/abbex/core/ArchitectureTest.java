@@ -36,7 +36,20 @@ class ArchitectureTest {
             Map.entry("clearance", Set.of("units", "figure", "vehicle", "wheels", "motion")),
             Map.entry("ground", Set.of("units", "figure", "vehicle", "heights")),
             Map.entry("springs", Set.of()),
-            Map.entry("kit", Set.of("units", "figure", "vehicle", "adjust", "stance", "heights", "springs")),
+            Map.entry("motorcycle", Set.of()),
+            Map.entry("truck", Set.of()),
+            Map.entry(
+                    "kit",
+                    Set.of(
+                            "units",
+                            "figure",
+                            "vehicle",
+                            "adjust",
+                            "stance",
+                            "heights",
+                            "springs",
+                            "motorcycle",
+                            "truck")),
             Map.entry("torque", Set.of("units")),
             Map.entry("workcard", Set.of("figure", "vehicle", "torque")),
             Map.entry("verdict", Set.of("figure")));

@@ -97,6 +97,31 @@ class ComputeController {
         return answer(CardAnswer.of(body(request), cards.shipped()));
     }
 
+    @RequestMapping("/api/v1/compute/trail")
+    ResponseEntity<String> trail(HttpServletRequest request) throws IOException {
+        return answer(MotorcycleAnswer.trail(body(request)));
+    }
+
+    @RequestMapping("/api/v1/compute/stand")
+    ResponseEntity<String> stand(HttpServletRequest request) throws IOException {
+        return answer(MotorcycleAnswer.stand(body(request)));
+    }
+
+    @RequestMapping("/api/v1/compute/linkage")
+    ResponseEntity<String> linkage(HttpServletRequest request) throws IOException {
+        return answer(MotorcycleAnswer.linkage(body(request)));
+    }
+
+    @RequestMapping("/api/v1/compute/leaf")
+    ResponseEntity<String> leaf(HttpServletRequest request) throws IOException {
+        return answer(TruckAnswer.leaf(body(request)));
+    }
+
+    @RequestMapping("/api/v1/compute/driveline")
+    ResponseEntity<String> driveline(HttpServletRequest request) throws IOException {
+        return answer(TruckAnswer.driveline(body(request)));
+    }
+
     private String refusal(TyreParse.Refused refused) {
         return words.say("tyre." + refused.why(), METRIC, "read", refused.raw());
     }

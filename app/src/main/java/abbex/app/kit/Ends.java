@@ -6,6 +6,7 @@ import abbex.core.kit.DamperFacts;
 import abbex.core.kit.EndKit;
 import abbex.core.kit.EndNow;
 import abbex.core.kit.LateralRod;
+import abbex.core.kit.Machine;
 import abbex.core.kit.Measured;
 import abbex.core.kit.OwnFits;
 import abbex.core.kit.Part;
@@ -13,10 +14,14 @@ import abbex.core.kit.SpringFacts;
 import abbex.core.kit.StopFacts;
 import abbex.core.kit.Told;
 import abbex.core.kit.Typical;
+import abbex.core.motorcycle.SideStand;
+import abbex.core.motorcycle.Steering;
 import abbex.core.springs.SpringLaw;
+import abbex.core.units.Angle;
 import abbex.core.units.Length;
 import abbex.core.vehicle.Architecture;
 import abbex.core.vehicle.End;
+import abbex.core.vehicle.Vehicle;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -208,6 +213,59 @@ final class Ends {
         if (all(values, end, KitField.BLOCK)) {
             parts.add(new Part.AtWheel(mm(values, end, KitField.BLOCK), Part.AtWheel.Kind.BLOCK));
         }
+        leaf(values, end).ifPresent(parts::add);
         return parts;
     }
+
+    /** Eyes that move; one that nobody speaks of stays. */
+    private static Optional<Part> leaf(KitValues values, End end) {
+        Optional<Length> fixed = length(values, end, KitField.FIXED_EYE);
+        Optional<Length> shackled = length(values, end, KitField.SHACKLED_EYE);
+        return fixed.isEmpty() && shackled.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new Part.LeafEyes(
+                        fixed.orElse(Length.ZERO),
+                        shackled.orElse(Length.ZERO),
+                        length(values, end, KitField.LEAF_FIXED),
+                        length(values, end, KitField.LEAF_SHACKLED)));
+    }
+
+    private static Optional<Length> length(KitValues values, End end, KitField field) {
+        return values.value(end, field).map(Length::ofRoundedMm);
+    }
+
+    /** What of a motorcycle turns with its chassis; empty for what has two tracks. */
+    static Optional<Machine> machine(Job job, KitValues values) {
+        if (!job.vehicle().kind().singleTrack()) {
+            return Optional.empty();
+        }
+        Vehicle vehicle = job.vehicle().vehicle();
+        Optional<Double> radius = values.value(End.FRONT, KitField.STEER_RADIUS);
+        Optional<Double> offset = values.value(End.FRONT, KitField.STEER_OFFSET);
+        Optional<Steering> steering = radius.isPresent() && offset.isPresent()
+                ? vehicle.headAngle()
+                        .map(Angle::degrees)
+                        .filter(degrees -> degrees > 0 && degrees < Steering.MOST)
+                        .map(degrees -> new Steering(radius.get(), degrees, offset.get()))
+                : Optional.empty();
+        return Optional.of(new Machine(
+                vehicle.wheelbase().map(Length::mm).orElse(USUAL_BIKE),
+                steering,
+                all(
+                                values,
+                                End.REAR,
+                                KitField.STAND_HEIGHT,
+                                KitField.STAND_OUT,
+                                KitField.STAND_LENGTH,
+                                KitField.STAND_SPREAD)
+                        ? SideStand.read(
+                                values.value(End.REAR, KitField.STAND_HEIGHT).orElseThrow(),
+                                values.value(End.REAR, KitField.STAND_OUT).orElseThrow(),
+                                values.value(End.REAR, KitField.STAND_LENGTH).orElseThrow(),
+                                values.value(End.REAR, KitField.STAND_SPREAD).orElseThrow())
+                        : Optional.empty()));
+    }
+
+    /** Of motorcycles whose own nobody measured, mm (common practice). */
+    private static final double USUAL_BIKE = 1480;
 }

@@ -18,6 +18,7 @@ import abbex.core.kit.EndNow;
 import abbex.core.kit.EndPlan;
 import abbex.core.kit.KitFinding;
 import abbex.core.kit.KitPlan;
+import abbex.core.kit.Machine;
 import abbex.core.kit.Narrowing;
 import abbex.core.kit.OwnFits;
 import abbex.core.kit.PlannedHeight;
@@ -94,8 +95,10 @@ public class KitPlans {
         Optional<HeightSheet> before = sheets.of(job.shop(), job.id()).before().map(SheetData::heights);
         KitPlan parts = KitPlan.predict(now, kit, PerEnd.of(end -> EndPlan.USUAL_SETTLING))
                 .with(PerEnd.of(end -> Ends.rod(end, values)));
+        Optional<Machine> machine = Ends.machine(job, values);
         double needed = sheets.limits(job.shop()).of(Limit.AXLE_TRAVEL).mm();
-        KitPlan plan = before.map(sheet -> parts.over(sheet, needed)).orElse(parts);
+        KitPlan turned = machine.map(parts::on).orElse(parts);
+        KitPlan plan = before.map(sheet -> turned.over(sheet, needed)).orElse(turned);
         return new Planned(
                 now,
                 kit,

@@ -1,6 +1,10 @@
 package abbex.app.plan;
 
+import abbex.app.arrive.VehicleFacts;
 import abbex.app.kit.KitField;
+import abbex.core.vehicle.Architecture;
+import abbex.core.vehicle.End;
+import abbex.core.vehicle.PerEnd;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -11,12 +15,40 @@ import org.jspecify.annotations.Nullable;
  * @param group of parts that it belongs to
  * @param old null where only the new part has it
  * @param fresh null where only the vehicle has it
+ * @param only where it is asked
  */
 public record BenchRow(
         String key,
         String group,
         @Nullable KitField old,
-        @Nullable KitField fresh) {
+        @Nullable KitField fresh,
+        Only only) {
+    /** Where a line is asked. */
+    enum Only {
+        ALL,
+        /** On leaves. */
+        LEAVES,
+        /** Of what has one track, at its front. */
+        STEERING,
+        /** The same, at its rear. */
+        STAND
+    }
+
+    private BenchRow(String key, String group, @Nullable KitField old, @Nullable KitField fresh) {
+        this(key, group, old, fresh, Only.ALL);
+    }
+
+    /** It is asked of a vehicle at an end. */
+    boolean of(VehicleFacts vehicle, End end) {
+        boolean single = vehicle.kind().singleTrack();
+        return switch (only) {
+            case ALL -> true;
+            case LEAVES -> new PerEnd<>(vehicle.front(), vehicle.rear()).get(end) == Architecture.SOLID_AXLE_LEAF;
+            case STEERING -> single && end == End.FRONT;
+            case STAND -> single && end == End.REAR;
+        };
+    }
+
     /** In the order in which parts lie on a bench: the usual first. */
     static final List<BenchRow> ALL = List.of(
             new BenchRow("box", "box", null, KitField.BOX),
@@ -56,6 +88,16 @@ public record BenchRow(
             new BenchRow("lateral", "other", KitField.LATERAL, null),
             new BenchRow("lateralrise", "other", KitField.LATERAL_RISE, null),
             new BenchRow("lateralleft", "other", KitField.LATERAL_LEFT, null),
+            new BenchRow("shackledeye", "leaf", null, KitField.SHACKLED_EYE, Only.LEAVES),
+            new BenchRow("fixedeye", "leaf", null, KitField.FIXED_EYE, Only.LEAVES),
+            new BenchRow("leaffixed", "leaf", KitField.LEAF_FIXED, null, Only.LEAVES),
+            new BenchRow("leafshackled", "leaf", KitField.LEAF_SHACKLED, null, Only.LEAVES),
+            new BenchRow("steerradius", "machine", KitField.STEER_RADIUS, null, Only.STEERING),
+            new BenchRow("steeroffset", "machine", KitField.STEER_OFFSET, null, Only.STEERING),
+            new BenchRow("standheight", "machine", KitField.STAND_HEIGHT, null, Only.STAND),
+            new BenchRow("standout", "machine", KitField.STAND_OUT, null, Only.STAND),
+            new BenchRow("standlength", "machine", KitField.STAND_LENGTH, null, Only.STAND),
+            new BenchRow("standspread", "machine", KitField.STAND_SPREAD, null, Only.STAND),
             new BenchRow("load", "vehicle", KitField.LOAD, null),
             new BenchRow("ratio", "vehicle", KitField.RATIO, null),
             new BenchRow("rodratio", "vehicle", KitField.ROD_RATIO, null));

@@ -1,5 +1,6 @@
 package abbex.app.plan;
 
+import abbex.app.arrive.VehicleFacts;
 import abbex.app.form.Form;
 import abbex.app.kit.KitField;
 import abbex.app.page.Words;
@@ -41,12 +42,13 @@ public record BenchView(List<OfEnd> ends) {
             @Nullable String invalid,
             @Nullable String described) {}
 
-    private static final List<String> GROUPS = List.of("box", "spring", "second", "damper", "seat", "other", "vehicle");
+    private static final List<String> GROUPS =
+            List.of("box", "spring", "second", "damper", "seat", "leaf", "other", "machine", "vehicle");
 
     /** What most have in hand. */
-    private static final List<String> OPEN = List.of("box", "spring");
+    private static final List<String> OPEN = List.of("box", "spring", "leaf", "machine");
 
-    static BenchView of(Form form, Map<String, String> values, Words words) {
+    static BenchView of(VehicleFacts vehicle, Form form, Map<String, String> values, Words words) {
         List<OfEnd> ends = new ArrayList<>();
         for (End end : End.values()) {
             String name = words.say(end == End.FRONT ? "plan.front" : "plan.rear");
@@ -54,17 +56,25 @@ public record BenchView(List<OfEnd> ends) {
                     end.name(),
                     name,
                     GROUPS.stream()
-                            .map(g -> group(g, end, name, form, values, words))
+                            .map(g -> group(g, vehicle, end, name, form, values, words))
+                            .filter(g -> !g.lines().isEmpty())
                             .toList()));
         }
         return new BenchView(ends);
     }
 
-    private static Group group(String group, End end, String name, Form form, Map<String, String> values, Words words) {
+    private static Group group(
+            String group,
+            VehicleFacts vehicle,
+            End end,
+            String name,
+            Form form,
+            Map<String, String> values,
+            Words words) {
         List<Line> lines = new ArrayList<>();
         boolean both = false;
         for (BenchRow row : BenchRow.ALL) {
-            if (row.group().equals(group)) {
+            if (row.group().equals(group) && row.of(vehicle, end)) {
                 String what = words.say("bench." + row.key());
                 both |= row.old() != null && row.fresh() != null;
                 lines.add(new Line(

@@ -112,6 +112,8 @@ final class CardWants {
             List.of(KitField.NEW_STACK),
             "block",
             List.of(KitField.BLOCK),
+            "shackle",
+            List.of(KitField.FIXED_EYE, KitField.SHACKLED_EYE),
             "spindle",
             List.of(KitField.SPINDLE));
 

@@ -30,7 +30,7 @@ import org.junit.jupiter.api.Test;
 class StepFilesTest {
     static final List<Chapter> BOOK = StepFiles.shipped();
     private static final List<String> PARTS =
-            List.of("spring", "damper", "stop", "isolator", "helper", "ring", "block", "spindle");
+            List.of("spring", "damper", "stop", "isolator", "helper", "ring", "block", "spindle", "shackle");
 
     static Wanted drawn(Random random) {
         VehicleKind kind = VehicleKind.values()[random.nextInt(VehicleKind.values().length)];

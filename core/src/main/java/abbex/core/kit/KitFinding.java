@@ -22,6 +22,12 @@ public sealed interface KitFinding extends Finding {
         RIGHT
     }
 
+    /** Which way a pinion's nose goes. */
+    enum Nose {
+        UP,
+        DOWN
+    }
+
     /** So many rings of a bump stop. */
     record Rings(int count) {}
 
@@ -61,6 +67,20 @@ public sealed interface KitFinding extends Finding {
 
     /** Nobody can say which way a seat of other shape moves it. */
     record SeatUntellable(End place, Length least, Length most) implements KitFinding, Look {}
+
+    /** A pinion that is turned so far that its joints no longer cancel: which way, and the wedge that turns it back. */
+    record PinionTurns(End place, Nose nose, Angle by) implements KitFinding, Look {}
+
+    /** A machine that leans so little on its stand that it may topple; the cut that brings its old lean back. */
+    record StandWillTopple(End place, Angle was, Angle is, Length shorten) implements KitFinding, Look {}
+
+    record StandWillLean(End place, Angle was, Angle is, Length shorten) implements KitFinding, Note {}
+
+    /** Head angle and trail as the chassis turns. */
+    record Steers(End place, Angle was, Angle is, Length trailWas, Length trailIs) implements KitFinding, Note {}
+
+    /** How far the fork goes up in its clamps so that the head angle stays. */
+    record ForkRestores(End place, Length slide) implements KitFinding, Note {}
 
     /** An axle that a lateral rod moves across: which way, and how much longer (or shorter, negative) the rod has to be. */
     record AxleShifts(End place, Side towards, Length by, Length longer) implements KitFinding, Note {}

@@ -25,6 +25,7 @@ public enum KitFormula implements Formula {
     ISOLATOR("(thickness before − after) ÷ MR", "was", "is"),
     SEAT_SHAPE("between the changes of its low and its high side, ÷ MR (ours)", "least", "most"),
     POCKET("depth ÷ MR", "depth"),
+    LEAF("statics of a pack that keeps its shape: each eye's move by the other's lever", "fixedEye", "shackledEye"),
     ONE_TO_ONE("geometry: what moves the wheel against its arm or axle moves the body as far", "down"),
     ON_STOP("statics: where spring and bump stop together carry the load", "free", "rest"),
     SETTLING("3/16 in ± 1/16 at k = 2 until a shop knows better (common practice)", "settling"),

@@ -3,6 +3,8 @@ package abbex.core.kit;
 import abbex.core.figure.Finding;
 import abbex.core.heights.HeightSheet;
 import abbex.core.heights.PointMethod;
+import abbex.core.truck.Driveline;
+import abbex.core.units.Angle;
 import abbex.core.units.Length;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.PerEnd;
@@ -45,12 +47,24 @@ public record KitPlan(PerEnd<Optional<EndPlan>> ends, PerEnd<Optional<Travel>> t
             plans.put(end, plan);
             travels.put(end, found.travel());
             findings.addAll(found.findings());
+            pinion(end, kit.get(end)).ifPresent(findings::add);
         }
         findings.sort(Finding.WORST_FIRST);
         return new KitPlan(
                 PerEnd.of(end -> Optional.ofNullable(plans.get(end))),
                 PerEnd.of(end -> Optional.ofNullable(travels.get(end))),
                 List.copyOf(findings));
+    }
+
+    /** Two joints may leave so much uneven, degrees; less is not worth a wedge. */
+    private static Optional<KitFinding> pinion(End end, EndKit kit) {
+        double nose = kit.parts().stream()
+                .mapToDouble(part -> part instanceof Part.LeafEyes eyes ? eyes.nose() : 0)
+                .sum();
+        return Math.abs(nose) < Driveline.UNEVEN
+                ? Optional.empty()
+                : Optional.of(new KitFinding.PinionTurns(
+                        end, nose > 0 ? KitFinding.Nose.UP : KitFinding.Nose.DOWN, Angle.ofDegrees(Math.abs(nose))));
     }
 
     /** The same with what it does to axles on lateral rods. */
@@ -73,6 +87,18 @@ public record KitPlan(PerEnd<Optional<EndPlan>> ends, PerEnd<Optional<Travel>> t
                 .filter(h -> h.spot().way() == PointMethod.AXLE)
                 .min(Comparator.comparingDouble(h -> h.settled().low()))
                 .ifPresent(axle -> all.add(axle(axle, needed)));
+        return with(all);
+    }
+
+    /** The same with what the drops turn of a motorcycle. */
+    public KitPlan on(Machine machine) {
+        if (ends.stream().allMatch(Optional::isEmpty)) {
+            return this;
+        }
+        List<KitFinding> all = new ArrayList<>(findings);
+        PerEnd<Double> drops =
+                ends.map(plan -> plan.map(p -> p.setDown().value()).orElse(0.0));
+        all.addAll(machine.turned(drops.front(), drops.rear()));
         return with(all);
     }
 

@@ -1,8 +1,10 @@
 package abbex.core.kit;
 
 import abbex.core.figure.Reason;
+import abbex.core.truck.LeafSpan;
 import abbex.core.units.Length;
 import java.math.BigDecimal;
+import java.util.Optional;
 
 /**
  * A part of a kit that moves a spring's seat or the wheel itself by so much, whatever the spring: a row of the ledger. Moves are
@@ -135,6 +137,60 @@ public sealed interface Part {
         @Override
         public Reason reason() {
             return Reason.of(KitFormula.ISOLATOR, was, is);
+        }
+    }
+
+    /**
+     * Eyes of a leaf pack moved against the frame, up positive: another shackle, hangers hung elsewhere.
+     *
+     * @param fixed from the fixed eye to the axle; empty where nobody measured: half the pack, more or less
+     * @param shackled from the axle to the shackled eye
+     */
+    record LeafEyes(Length fixedEye, Length shackledEye, Optional<Length> fixed, Optional<Length> shackled)
+            implements Part {
+        private static final double USUAL = 650;
+
+        /** How far from the middle of its pack an axle may sit where nobody measured, as a part of the pack (common practice). */
+        private static final double ASIDE = 0.05;
+
+        private static final double READ = 1;
+
+        public LeafSpan span() {
+            return new LeafSpan(
+                    fixed.map(Length::mm).orElse(USUAL),
+                    shackled.map(Length::mm).orElse(USUAL));
+        }
+
+        /** How far the pinion's nose goes up, degrees. */
+        public double nose() {
+            return -span().turn(fixedEye.mm(), shackledEye.mm());
+        }
+
+        @Override
+        public double move() {
+            return span().axle(fixedEye.mm(), shackledEye.mm());
+        }
+
+        @Override
+        public double standard() {
+            boolean measured = fixed.isPresent() && shackled.isPresent();
+            double lever = measured ? 0 : ASIDE * Math.abs(shackledEye.mm() - fixedEye.mm());
+            return Math.hypot(READ, lever);
+        }
+
+        @Override
+        public boolean atWheel() {
+            return true;
+        }
+
+        @Override
+        public Row row() {
+            return Row.LEAF;
+        }
+
+        @Override
+        public Reason reason() {
+            return Reason.of(KitFormula.LEAF, fixedEye, shackledEye);
         }
     }
 

@@ -11,6 +11,7 @@ public enum Row {
     ISOLATOR,
     SEAT,
     POCKET,
+    LEAF,
     ONE_TO_ONE,
     STOP
 }
