@@ -18,12 +18,15 @@ import abbex.core.kit.EndPlan;
 import abbex.core.kit.KitFinding;
 import abbex.core.kit.KitPlan;
 import abbex.core.kit.LateralRod;
+import abbex.core.kit.Machine;
 import abbex.core.kit.OwnFits;
 import abbex.core.kit.Part;
 import abbex.core.kit.SpringFacts;
 import abbex.core.kit.StopFacts;
 import abbex.core.kit.Told;
 import abbex.core.kit.Typical;
+import abbex.core.motorcycle.SideStand;
+import abbex.core.motorcycle.Steering;
 import abbex.core.springs.Spring;
 import abbex.core.springs.SpringLaw;
 import abbex.core.units.Graduation;
@@ -88,7 +91,16 @@ class KitWordsTest {
                         : Optional.of(new DamperFacts(
                                 Typical.SINGLE_TUBE, damper(random, 440, 520), damper(random, 280, 320))),
                 Optional.empty(),
-                random.nextBoolean() ? List.of(seat, new Part.Perch(Length.ofMm(5))) : List.of(),
+                random.nextBoolean()
+                        ? List.of(
+                                seat,
+                                new Part.Perch(Length.ofMm(5)),
+                                new Part.LeafEyes(
+                                        Length.ZERO,
+                                        Length.ofMm(random.nextInt(60)),
+                                        Optional.empty(),
+                                        Optional.empty()))
+                        : List.of(),
                 OwnFits.NONE);
     }
 
@@ -123,6 +135,11 @@ class KitWordsTest {
             List<KitFinding> found = new ArrayList<>(
                     plan.with(PerEnd.of(end -> Optional.of(rod))).findings());
             found.addAll(plan.over(axle(random), 76.2).findings());
+            found.addAll(plan.on(new Machine(
+                            1480,
+                            Optional.of(new Steering(300, 24, 30)),
+                            Optional.of(new SideStand(230 + random.nextInt(60), 110, 250, 35))))
+                    .findings());
             for (KitFinding finding : found) {
                 if (seen.add(finding.getClass()) || i < 100) {
                     Words.Said said = words.finding(finding, reader);

@@ -170,6 +170,7 @@ public record RearLinkage(
 
     private static final int STEPS = 60;
     private static final double CLOSE = 1e-9;
+    private static final double SMALL = 1e-3;
 
     /**
      * Where the wheel stands after another link or another spring length, mm of travel up from where it is drawn: so far the rear
@@ -179,9 +180,13 @@ public record RearLinkage(
      * @param shorter of the spring or shock between its ends, mm
      * @param rate of the spring, N/mm; infinite where it is not known and the spring is taken to keep its length
      * @param load on the rear wheel that its spring carries, N
-     * @throws IllegalArgumentException where it stands nowhere, with by how much its link does not close
+     * @throws IllegalArgumentException where its spring is not pressed as the wheel goes up, and where it stands nowhere, with by
+     *     how much its link does not close
      */
     public double drop(RearLinkage changed, double shorter, double rate, double load) {
+        if (!(ratio(0) > 0)) {
+            throw new IllegalArgumentException("linkage: its spring gets longer as the wheel goes up");
+        }
         double length = spring(0);
         double force = load / ratio(0);
         double travel = 0;
@@ -196,7 +201,10 @@ public record RearLinkage(
             if (Math.abs(miss) < CLOSE) {
                 return travel;
             }
-            travel += miss / ratio;
+            // The load over the ratio presses the spring: where the ratio falls, it gives more.
+            double bend = (changed.ratio(travel + SMALL) - changed.ratio(travel - SMALL)) / (2 * SMALL);
+            double slope = ratio + (Double.isInfinite(rate) ? 0 : load * bend / (ratio * ratio * rate));
+            travel += miss / slope;
         }
         throw new IllegalArgumentException("link: it stands nowhere near where it stood");
     }
