@@ -31,19 +31,20 @@ public record Machine(double wheelbase, Optional<Steering> steering, Optional<Si
         List<KitFinding> findings = new ArrayList<>();
         double turn = Steering.turn(front, rear, wheelbase);
         if (Math.abs(turn) >= TOLD) {
-            steering.ifPresent(was -> {
-                Steering is = was.turned(turn);
-                findings.add(new KitFinding.Steers(
-                        End.FRONT,
-                        Angle.ofDegrees(was.headAngle()),
-                        Angle.ofDegrees(is.headAngle()),
-                        Length.ofRoundedMm(was.groundTrail()),
-                        Length.ofRoundedMm(is.groundTrail())));
-                if (rear > front) {
-                    findings.add(new KitFinding.ForkRestores(
-                            End.FRONT, Length.ofRoundedMm(ForkSlide.slide(rear - front, was.headAngle()))));
-                }
-            });
+            steering.filter(was -> was.headAngle() + turn > 0 && was.headAngle() + turn < Steering.MOST)
+                    .ifPresent(was -> {
+                        Steering is = was.turned(turn);
+                        findings.add(new KitFinding.Steers(
+                                End.FRONT,
+                                Angle.ofDegrees(was.headAngle()),
+                                Angle.ofDegrees(is.headAngle()),
+                                Length.ofRoundedMm(was.groundTrail()),
+                                Length.ofRoundedMm(is.groundTrail())));
+                        if (rear > front) {
+                            findings.add(new KitFinding.ForkRestores(
+                                    End.FRONT, Length.ofRoundedMm(ForkSlide.slide(rear - front, was.headAngle()))));
+                        }
+                    });
         }
         stand.ifPresent(was -> {
             SideStand is = was.lowered(SideStand.dropAt(front, rear, MIDDLE * wheelbase, wheelbase));

@@ -13,12 +13,9 @@ import java.util.Optional;
  */
 public record SideStand(double height, double out, double length, double spread) {
     public SideStand {
-        if (!(height > 0 && out >= 0 && length > 0 && spread >= 0 && spread < 90)) {
+        if (!(out >= 0 && length > 0 && spread >= 0 && spread < 90)) {
             throw new IllegalArgumentException("stand: pivot " + height + " mm high and " + out + " mm out, leg "
                     + length + " mm at " + spread + "°");
-        }
-        if (length * Math.cos(Math.toRadians(spread)) >= height + out) {
-            throw new IllegalArgumentException("length: " + length + " mm; longer than the machine can lean away from");
         }
     }
 

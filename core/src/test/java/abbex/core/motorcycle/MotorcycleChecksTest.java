@@ -82,7 +82,8 @@ class MotorcycleChecksTest {
             assertEquals(Math.atan2(up, out), Math.toRadians(stand.lean()), 1e-12);
             drawn++;
         }
-        assertThrows(IllegalArgumentException.class, () -> new SideStand(200, 60, 400, 30));
+        assertTrue(SideStand.read(200, 60, 400, 30).isEmpty(), "longer than the machine is high");
+        assertTrue(new SideStand(260, 110, 250, 35).lowered(80).lean() < 0, "it stands over to the other side");
     }
 
     /** "linkage-1": exact plane geometry. Freudenstein's equation on 10,000 drawn four-bars, both ways in which they close. */
