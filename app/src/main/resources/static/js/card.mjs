@@ -97,7 +97,7 @@ function show() {
     if (what === 'HELD') view.querySelectorAll('.holds li')[Number(item)]?.classList.add('held');
     const form = formOf(what, item);
     waitSign(form);
-    if (what === 'SPEC') form?.closest('.fastener').querySelector('.reading')?.removeAttribute('hidden');
+    if (what === 'SPEC') form?.closest('.fastener').querySelector('.tighten')?.removeAttribute('hidden');
   }
   places();
 }

@@ -289,7 +289,8 @@ class CardViews {
                 holds,
                 step.step().cautions(),
                 traps(current, step, reader),
-                tips.of(job.shop(), job.vehicle()).getOrDefault(step.step().id(), List.of()),
+                newest(tips.of(job.shop(), job.vehicle())
+                        .getOrDefault(step.step().id(), List.of())),
                 sides.of(job, current, step),
                 words.say("footing." + step.step().footing()),
                 step.step().tools(),
@@ -328,6 +329,13 @@ class CardViews {
                 parts.size(),
                 asks.ahead(current, step, reader),
                 UUID.randomUUID().toString());
+    }
+
+    /** More tips than that nobody reads under a car. */
+    private static final int TIPS = 3;
+
+    private static List<Tips.Tip> newest(List<Tips.Tip> all) {
+        return all.subList(Math.max(0, all.size() - TIPS), all.size());
     }
 
     /** What has to be done now because a later step of this card takes the way to it. */

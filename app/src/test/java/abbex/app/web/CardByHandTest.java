@@ -160,7 +160,7 @@ class CardByHandTest {
             }
             default -> {
                 Locator loose =
-                        page.locator(".fastener[data-state=OPEN] form.reading").first();
+                        page.locator(".fastener[data-state=OPEN] form.tighten").first();
                 hand.type(
                         loose.locator("input.form-control"),
                         loose.locator("xpath=..").locator(".torque b").first().innerText());
