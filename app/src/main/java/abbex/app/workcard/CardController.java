@@ -40,17 +40,26 @@ class CardController {
     private final JobHeads heads;
     private final Cards cards;
     private final CardViews views;
+    private final BoltViews bolts;
     private final CardNotes notes;
     private final Photos photos;
     private final Words words;
 
     CardController(
-            Jobs jobs, JobHeads heads, Cards cards, CardViews views, CardNotes notes, Photos photos, Words words) {
+            Jobs jobs,
+            JobHeads heads,
+            Cards cards,
+            CardViews views,
+            BoltViews bolts,
+            CardNotes notes,
+            Photos photos,
+            Words words) {
         this.photos = photos;
         this.jobs = jobs;
         this.heads = heads;
         this.cards = cards;
         this.views = views;
+        this.bolts = bolts;
         this.notes = notes;
         this.words = words;
     }
@@ -129,7 +138,7 @@ class CardController {
             @RequestParam Map<String, String> parameters) {
         Form form = new Form(me, words, parameters);
         Job job = job(me, id);
-        String setting = form.has("arm") ? views.setting(cards.of(job), form) : "";
+        String setting = form.has("arm") ? bolts.setting(cards.of(job), form) : "";
         return bay(me, job, step, form).addObject("setting", setting);
     }
 

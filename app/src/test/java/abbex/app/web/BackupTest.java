@@ -72,6 +72,12 @@ class BackupTest {
 
     @Test
     void restored_elsewhere_it_is_the_same_shop() throws IOException {
+        // A photo of a step: bytes of every kind.
+        Shop.bean(JdbcClient.class).sql("""
+                        insert into card_photo (id, shop_id, job_id, step, body, person_id, made_at)
+                        select uuid(), j.shop_id, j.id, 'strut-access@LF', unhex(concat(sha2('a', 512), '00ff270a5c0d')), p.id, now(6)
+                          from job j join person p on p.shop_id = j.shop_id limit 1
+                        """).update();
         Script.Run backup =
                 Script.abbex("backup", FILE.toString(), "--data", Shop.data().toString());
         assertEquals(0, backup.status(), backup.said());
@@ -85,6 +91,16 @@ class BackupTest {
             Map<String, String> after = exports(again.getBean(JdbcClient.class), Shop.address(again), Shop.password());
             assertTrue(before.size() > 30, before.keySet().toString());
             assertEquals(before, after);
+            String photos = "select hex(body) from card_photo order by id";
+            List<String> taken =
+                    Shop.bean(JdbcClient.class).sql(photos).query(String.class).list();
+            assertFalse(taken.isEmpty());
+            assertEquals(
+                    taken,
+                    again.getBean(JdbcClient.class)
+                            .sql(photos)
+                            .query(String.class)
+                            .list());
         } finally {
             Script.abbex("database", "stop", "--data", folder.toString());
         }
