@@ -19,7 +19,7 @@ self.addEventListener('message', (e) => {
   if (e.data === 'claim') e.waitUntil(self.clients.claim());
 });
 
-const isPage = (path) => path === '/' || /^\/jobs\/[0-9a-f-]{36}\/(sheets\/[0-9a-f-]{36}|sheet|fit(\/[\w@-]+)?)$/.test(path);
+const isPage = (path) => path === '/' || /^\/jobs\/[0-9a-f-]{36}\/(sheets\/[0-9a-f-]{36}|sheet|fit(\/[\w@~-]+)?)$/.test(path);
 const isStatic = (path) =>
   /^\/(js|fonts|webjars)\//.test(path) || /^\/(app\.css|icons\.svg|shapes\.svg|favicon\.svg)$/.test(path);
 

@@ -151,8 +151,8 @@ class CardController {
     }
 
     /** Lift or jacks is asked before anything is ticked. */
-    private static ModelAndView begins(UUID job) {
-        return new ModelAndView("redirect:/jobs/" + job + "/fit");
+    private static ModelAndView begins(UUID job, @Nullable String script, HttpServletResponse response) {
+        return on("/jobs/" + job + "/fit", script, response);
     }
 
     /** A photo of a step; what is none is told where it was chosen. */
@@ -169,7 +169,7 @@ class CardController {
         Job job = job(me, id);
         CardStep at = cards.of(job).card().find(step).orElseThrow(NotHere::new);
         if (!cards.of(job).begun()) {
-            return begins(id);
+            return begins(id, script, response);
         }
         Form form = new Form(me, words, parameters);
         if (stranger(me, form)) {
@@ -229,7 +229,7 @@ class CardController {
         Job job = job(me, id);
         CardStep at = cards.of(job).card().find(step).orElseThrow(NotHere::new);
         if (!cards.of(job).begun()) {
-            return begins(id);
+            return begins(id, script, response);
         }
         Form form = new Form(me, words, parameters);
         if (stranger(me, form)) {

@@ -4,6 +4,7 @@ import abbex.app.arrive.Job;
 import abbex.app.facts.Fact;
 import abbex.app.page.Reader;
 import abbex.core.torque.Tightening;
+import abbex.core.workcard.CardStep;
 import abbex.core.workcard.Step;
 import java.util.ArrayList;
 import java.util.List;
@@ -31,26 +32,29 @@ public class TorqueLog {
         List<Fact> facts = new ArrayList<>();
         cards.begun(job)
                 .ifPresent(state -> cards.of(job).card().steps().forEach(step -> {
-                    for (Step.Fastener fastener : step.step().fasteners()) {
+                    for (Step.Fastener fastener : state.fasteners(step)) {
                         Tightening is = state.tightening(step.fastener(fastener));
                         is.reading()
                                 .ifPresent(reading -> facts.add(Fact.of(
                                         Fact.Kind.TORQUE,
-                                        List.of(
-                                                Fact.line(fastener.name()),
-                                                step.place().code()),
+                                        List.of(Fact.line(fastener.name()), where(step)),
                                         String.format(Locale.ROOT, "%.1f N·m", reading.newtonMetres()),
                                         is.state().name())));
                     }
                     state.otherwise(step.key())
                             .ifPresent(o -> facts.add(Fact.of(
                                     Fact.Kind.OTHERWISE,
-                                    List.of(
-                                            Fact.line(step.step().title()),
-                                            step.place().code()),
+                                    List.of(Fact.line(step.step().title()), where(step)),
                                     Fact.line(o.reason()),
                                     Fact.line(o.limit()))));
                 }));
         return facts;
+    }
+
+    /** A step of a later round is another than that of the first. */
+    private static String where(CardStep step) {
+        return step.round() > 1
+                ? step.place().code() + " " + step.round()
+                : step.place().code();
     }
 }

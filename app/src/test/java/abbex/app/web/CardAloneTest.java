@@ -180,6 +180,35 @@ class CardAloneTest {
         }
     }
 
+    /** What is sent of a card that nobody began leads to its beginning, and is not kept as somebody else's. */
+    @Test
+    void a_card_that_was_not_begun_is_begun_first() {
+        try (Screen screen = Screen.tablet().signIn("orla")) {
+            Page page = screen.page;
+            String job = UUID.randomUUID().toString();
+            milo.get("/arrive");
+            milo.post(
+                    "/arrive",
+                    "job",
+                    job,
+                    "plate",
+                    "CB " + System.nanoTime() % 10_000_000,
+                    "name",
+                    "not begun",
+                    "archFront",
+                    "STRUT",
+                    "promiseFRONT",
+                    "1");
+            screen.open("/jobs/" + job + "/fit/chock@vehicle");
+            ready(page);
+            page.locator("details:has(#reason) summary").click();
+            page.locator("#reason").fill("later");
+            page.locator("form:has(#reason) .btn").click();
+            assertThat(page.locator(".begin .btn")).isVisible();
+            assertThat(page.locator("#waits")).isHidden();
+        }
+    }
+
     @Test
     void a_photo_waits_too() throws IOException {
         ByteArrayOutputStream png = new ByteArrayOutputStream();
