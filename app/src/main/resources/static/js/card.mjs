@@ -58,7 +58,7 @@ const tag = (name, type, text) => {
   return made;
 };
 
-/** The large button is about the first thing that is open, as it is where nobody can be asked. */
+/** Without a network the large button names the first thing that is open. */
 function button() {
   const first = [...asks.children].find((li) => !met(li));
   if (!first || first.dataset.step) {
@@ -236,7 +236,7 @@ function begin() {
   view.dataset.ready = 'true';
 }
 
-/** Texts that a card refused while nobody could be asked. */
+/** Texts that were refused once the network was back. */
 function back() {
   for (const form of view.querySelectorAll('form')) {
     const name = `card:${form.getAttribute('action')}:${field(form, 'what')?.value}:${field(form, 'item')?.value ?? ''}`;

@@ -137,7 +137,8 @@ function reason(page) {
 /** What a card refused is told, with the way to its step; its texts are there again. */
 function tell(all) {
   const refused = all.filter((e) => e.fields && e.status !== 200);
-  for (const e of refused) {
+  // A tick has no text to give back.
+  for (const e of refused.filter((one) => Object.keys(one.fields).some((name) => !['what', 'item'].includes(name)))) {
     drafts.put(`card:${e.url.replace(/[/]photo$/, '')}:${e.fields.what}:${e.fields.item ?? ''}`, e.fields);
   }
   if (!refused.length) return;

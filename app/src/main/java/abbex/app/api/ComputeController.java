@@ -10,6 +10,7 @@ import abbex.core.units.LengthUnit;
 import abbex.core.wheels.TyreParse;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
+import java.util.function.Function;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.ExceptionHandler;
@@ -99,27 +100,36 @@ class ComputeController {
 
     @RequestMapping("/api/v1/compute/trail")
     ResponseEntity<String> trail(HttpServletRequest request) throws IOException {
-        return answer(MotorcycleAnswer.trail(body(request)));
+        return within(body(request), MotorcycleAnswer::trail);
     }
 
     @RequestMapping("/api/v1/compute/stand")
     ResponseEntity<String> stand(HttpServletRequest request) throws IOException {
-        return answer(MotorcycleAnswer.stand(body(request)));
+        return within(body(request), MotorcycleAnswer::stand);
     }
 
     @RequestMapping("/api/v1/compute/linkage")
     ResponseEntity<String> linkage(HttpServletRequest request) throws IOException {
-        return answer(MotorcycleAnswer.linkage(body(request)));
+        return within(body(request), MotorcycleAnswer::linkage);
     }
 
     @RequestMapping("/api/v1/compute/leaf")
     ResponseEntity<String> leaf(HttpServletRequest request) throws IOException {
-        return answer(TruckAnswer.leaf(body(request)));
+        return within(body(request), TruckAnswer::leaf);
     }
 
     @RequestMapping("/api/v1/compute/driveline")
     ResponseEntity<String> driveline(HttpServletRequest request) throws IOException {
-        return answer(TruckAnswer.driveline(body(request)));
+        return within(body(request), TruckAnswer::driveline);
+    }
+
+    /** Each figure fits, and all of them together do not: told in the core's own words. */
+    private ResponseEntity<String> within(JsonNode body, Function<JsonNode, Object> compute) {
+        try {
+            return answer(compute.apply(body));
+        } catch (IllegalArgumentException apart) {
+            throw ApiProblem.worded("", "", String.valueOf(apart.getMessage()), "");
+        }
     }
 
     private String refusal(TyreParse.Refused refused) {

@@ -92,11 +92,9 @@ final class MotorcycleAnswer {
         double height = KitAnswer.needed(fields, "pivotHeightMm", 50, 600, "270");
         double out = KitAnswer.needed(fields, "pivotOutMm", 0, 400, "110");
         double spread = KitAnswer.needed(fields, "spreadDegrees", 0, 80, "35");
-        if (length * Math.cos(Math.toRadians(spread)) >= height + out) {
-            throw ApiProblem.field(
-                    "lengthMm", Double.toString(length), "api.field.stand", "less than " + (height + out));
-        }
-        SideStand was = new SideStand(height, out, length, spread);
+        SideStand was = SideStand.read(height, out, length, spread)
+                .orElseThrow(() -> ApiProblem.field(
+                        "lengthMm", Double.toString(length), "api.field.stand", "less than " + (height + out)));
         answer.put("leanDegrees", TyreAnswer.round(was.lean(), 2));
         SideStand is = was.lowered(drop);
         answer.put("leanAfterDegrees", TyreAnswer.round(is.lean(), 2));

@@ -110,14 +110,15 @@ class CardController {
         Job job = job(me, id);
         Cards.Current current = cards.of(job);
         Form form = new Form(me, words, parameters);
-        Set<End> ends = ends(parameters);
+        Set<End> ends = ends(parameters).stream()
+                .filter(end -> !current.wanted().supplied().get(end).isEmpty())
+                .collect(Collectors.toUnmodifiableSet());
         if (ends.isEmpty() || !current.begun()) {
             form.problem("now-front", "problem.fit.round");
             return whole(me, job, form);
         }
-        if (form.text("rounds")
-                .equals(Integer.toString(current.wanted().rounds().size()))) {
-            cards.round(job, ends);
+        if (form.text("rounds").matches("[1-9]")) {
+            cards.round(job, ends, Integer.parseInt(form.text("rounds")));
         }
         return new ModelAndView("redirect:/jobs/" + id + "/fit");
     }

@@ -231,9 +231,13 @@ public class Cards {
         }
     }
 
-    /** Another round: ends that were put off, or one again with other parts. What was done in the rounds before stays. */
+    /**
+     * Another round: ends that were put off, or one again with other parts. What was done in the rounds before stays.
+     *
+     * @param had how many rounds the page showed: sent twice, or by two at once, it is one more
+     */
     @Transactional
-    public void round(Job job, Set<End> ends) {
+    public void round(Job job, Set<End> ends, int had) {
         String text = jdbc.sql("select rounds from card where shop_id = :shop and job_id = :job for update")
                 .param("shop", job.shop().toString())
                 .param("job", job.id().toString())
@@ -241,7 +245,7 @@ public class Cards {
                 .single();
         List<Set<End>> rounds =
                 new ArrayList<>(text.isEmpty() ? List.of(Set.of(End.values())) : CardWants.rounds(text));
-        if (rounds.size() < MOST_ROUNDS) {
+        if (rounds.size() == had && had < MOST_ROUNDS) {
             rounds.add(ends);
         }
         jdbc.sql("update card set rounds = :rounds where shop_id = :shop and job_id = :job")

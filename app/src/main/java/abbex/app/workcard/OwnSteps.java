@@ -69,6 +69,12 @@ class OwnSteps {
         }
     }
 
+    /** Adds or changes several, all or none. */
+    @Transactional
+    void put(Person by, Map<String, String> bodies) {
+        bodies.forEach((step, body) -> put(by, UUID.randomUUID(), step, body));
+    }
+
     /** What would be the files with one of them changed. */
     List<String> with(UUID shop, String step, String body) {
         Map<String, String> files = of(shop);

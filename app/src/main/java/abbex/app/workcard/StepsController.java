@@ -12,6 +12,7 @@ import abbex.core.workcard.Step;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -190,9 +191,9 @@ class StepsController {
             form.problem("file", "problem.step.fault", "fault", faults.get(0).toString());
             return page(me, form, "");
         }
-        for (ObjectNode one : files.get()) {
-            own.put(me, UUID.randomUUID(), id(one), one.toString());
-        }
+        Map<String, String> bodies = new LinkedHashMap<>();
+        files.get().forEach(one -> bodies.put(id(one), one.toString()));
+        own.put(me, bodies);
         return new ModelAndView(TO);
     }
 
