@@ -34,6 +34,17 @@ class ComputeKitTest {
         ask("spring", "{\"wireMm\":\"12\",\"meanDiameterMm\":100,\"activeCoils\":6}", 400);
     }
 
+    /** Each figure fits and all of them together do not: refused in words, and no fault of the program. */
+    @Test
+    void what_does_not_go_together_is_refused() {
+        ask("driveline", "{\"engineDown\":4,\"frontDown\":6,\"pinionDown\":44,\"turnDegrees\":29}", 400);
+        ask(
+                "stand",
+                "{\"pivotHeightMm\":270,\"pivotOutMm\":110,\"lengthMm\":260,\"spreadDegrees\":35,\"dropMm\":150,\"partHighMm\":100,\"partOutMm\":300}",
+                400);
+        ask("stand", "{\"pivotHeightMm\":100,\"pivotOutMm\":10,\"lengthMm\":500,\"spreadDegrees\":5}", 400);
+    }
+
     /** Statics by hand: 3,500 N at 0.95, gas 0: 3,684.2 N; 360 − 3684.2/22 less 275 − 3684.2/34, over 0.95. */
     @Test
     void a_kit_by_its_springs() {
