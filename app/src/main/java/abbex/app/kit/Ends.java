@@ -6,7 +6,7 @@ import abbex.core.kit.DamperFacts;
 import abbex.core.kit.EndKit;
 import abbex.core.kit.EndNow;
 import abbex.core.kit.LateralRod;
-import abbex.core.kit.Machine;
+import abbex.core.kit.Linked;
 import abbex.core.kit.Measured;
 import abbex.core.kit.OwnFits;
 import abbex.core.kit.Part;
@@ -14,14 +14,10 @@ import abbex.core.kit.SpringFacts;
 import abbex.core.kit.StopFacts;
 import abbex.core.kit.Told;
 import abbex.core.kit.Typical;
-import abbex.core.motorcycle.SideStand;
-import abbex.core.motorcycle.Steering;
 import abbex.core.springs.SpringLaw;
-import abbex.core.units.Angle;
 import abbex.core.units.Length;
 import abbex.core.vehicle.Architecture;
 import abbex.core.vehicle.End;
-import abbex.core.vehicle.Vehicle;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -39,7 +35,9 @@ final class Ends {
                 .orElseGet(() -> Typical.load(job.vehicle().kind(), end));
         return new EndNow(
                 load,
-                told(values, end, KitField.RATIO, Measured::ratio).orElseGet(() -> Typical.ratio(architecture)),
+                told(values, end, KitField.RATIO, Measured::ratio)
+                        .or(() -> linkage(job, end, values))
+                        .orElseGet(() -> Typical.ratio(architecture)),
                 told(values, end, KitField.ROD_RATIO, Measured::ratio).orElseGet(() -> Typical.rodRatio(architecture)),
                 Typical.wheelRate(load),
                 spring(values, end, OLD),
@@ -50,6 +48,13 @@ final class Ends {
                         told(values, end, KitField.OLD_SHORT, Measured::damper)),
                 told(values, end, KitField.ROD, Measured::taped),
                 stop(values, end, KitField.OLD_STOP, KitField.OLD_RINGS));
+    }
+
+    /** A linkage that was measured says its own ratio. */
+    private static Optional<Told> linkage(Job job, End end, KitValues values) {
+        return end == End.FRONT
+                ? Optional.empty()
+                : Machines.linkage(job, values).flatMap(Linked.Measures::ratio);
     }
 
     private static Optional<Told> told(KitValues values, End end, KitField field, Function<Double, Told> as) {
@@ -119,7 +124,7 @@ final class Ends {
                         mm, (int) Math.round(values.value(end, rings).orElse(1.0))));
     }
 
-    static EndKit kit(End end, KitValues values, OwnFits own) {
+    static EndKit kit(Job job, End end, KitValues values, EndNow now, OwnFits own) {
         Optional<StopFacts> stop = stop(values, end, KitField.NEW_STOP, KitField.NEW_RINGS);
         return new EndKit(
                 box(values, end),
@@ -127,7 +132,7 @@ final class Ends {
                 spring(values, end, NEW),
                 damper(values, end),
                 stop,
-                parts(values, end),
+                parts(job, values, end, now),
                 own);
     }
 
@@ -174,7 +179,7 @@ final class Ends {
         return new Part.Turns(values.value(end, turns).orElseThrow(), mm(values, end, pitch), jackBolt);
     }
 
-    private static List<Part> parts(KitValues values, End end) {
+    private static List<Part> parts(Job job, KitValues values, End end, EndNow now) {
         List<Part> parts = new ArrayList<>();
         if (all(values, end, KitField.PERCH)) {
             parts.add(new Part.Perch(mm(values, end, KitField.PERCH)));
@@ -213,59 +218,10 @@ final class Ends {
         if (all(values, end, KitField.BLOCK)) {
             parts.add(new Part.AtWheel(mm(values, end, KitField.BLOCK), Part.AtWheel.Kind.BLOCK));
         }
-        leaf(values, end).ifPresent(parts::add);
+        parts.addAll(Machines.leaves(end, values, now.wheelRate()));
+        if (end == End.REAR) {
+            Machines.linked(job, values, now.load()).ifPresent(parts::add);
+        }
         return parts;
     }
-
-    /** Eyes that move; one that nobody speaks of stays. */
-    private static Optional<Part> leaf(KitValues values, End end) {
-        Optional<Length> fixed = length(values, end, KitField.FIXED_EYE);
-        Optional<Length> shackled = length(values, end, KitField.SHACKLED_EYE);
-        return fixed.isEmpty() && shackled.isEmpty()
-                ? Optional.empty()
-                : Optional.of(new Part.LeafEyes(
-                        fixed.orElse(Length.ZERO),
-                        shackled.orElse(Length.ZERO),
-                        length(values, end, KitField.LEAF_FIXED),
-                        length(values, end, KitField.LEAF_SHACKLED)));
-    }
-
-    private static Optional<Length> length(KitValues values, End end, KitField field) {
-        return values.value(end, field).map(Length::ofRoundedMm);
-    }
-
-    /** What of a motorcycle turns with its chassis; empty for what has two tracks. */
-    static Optional<Machine> machine(Job job, KitValues values) {
-        if (!job.vehicle().kind().singleTrack()) {
-            return Optional.empty();
-        }
-        Vehicle vehicle = job.vehicle().vehicle();
-        Optional<Double> radius = values.value(End.FRONT, KitField.STEER_RADIUS);
-        Optional<Double> offset = values.value(End.FRONT, KitField.STEER_OFFSET);
-        Optional<Steering> steering = radius.isPresent() && offset.isPresent()
-                ? vehicle.headAngle()
-                        .map(Angle::degrees)
-                        .filter(degrees -> degrees > 0 && degrees < Steering.MOST)
-                        .map(degrees -> new Steering(radius.get(), degrees, offset.get()))
-                : Optional.empty();
-        return Optional.of(new Machine(
-                vehicle.wheelbase().map(Length::mm).orElse(USUAL_BIKE),
-                steering,
-                all(
-                                values,
-                                End.REAR,
-                                KitField.STAND_HEIGHT,
-                                KitField.STAND_OUT,
-                                KitField.STAND_LENGTH,
-                                KitField.STAND_SPREAD)
-                        ? SideStand.read(
-                                values.value(End.REAR, KitField.STAND_HEIGHT).orElseThrow(),
-                                values.value(End.REAR, KitField.STAND_OUT).orElseThrow(),
-                                values.value(End.REAR, KitField.STAND_LENGTH).orElseThrow(),
-                                values.value(End.REAR, KitField.STAND_SPREAD).orElseThrow())
-                        : Optional.empty()));
-    }
-
-    /** Of motorcycles whose own nobody measured, mm (common practice). */
-    private static final double USUAL_BIKE = 1480;
 }

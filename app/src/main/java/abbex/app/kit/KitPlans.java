@@ -22,6 +22,7 @@ import abbex.core.kit.Machine;
 import abbex.core.kit.Narrowing;
 import abbex.core.kit.OwnFits;
 import abbex.core.kit.PlannedHeight;
+import abbex.core.kit.Truck;
 import abbex.core.kit.Wish;
 import abbex.core.units.Length;
 import abbex.core.vehicle.End;
@@ -91,13 +92,15 @@ public class KitPlans {
     public Planned of(Job job, KitValues values) {
         PerEnd<EndNow> now = PerEnd.of(end -> Ends.now(job, end, values));
         PerEnd<OwnFits> own = fits.of(job, values.raw(null, KitField.NAME));
-        PerEnd<EndKit> kit = PerEnd.of(end -> Ends.kit(end, values, own.get(end)));
+        PerEnd<EndKit> kit = PerEnd.of(end -> Ends.kit(job, end, values, now.get(end), own.get(end)));
         Optional<HeightSheet> before = sheets.of(job.shop(), job.id()).before().map(SheetData::heights);
         KitPlan parts = KitPlan.predict(now, kit, PerEnd.of(end -> EndPlan.USUAL_SETTLING))
                 .with(PerEnd.of(end -> Ends.rod(end, values)));
-        Optional<Machine> machine = Ends.machine(job, values);
+        Optional<Machine> machine = Machines.motorcycle(job, values);
+        Optional<Truck> truck = Machines.truck(job, values, now.rear());
         double needed = sheets.limits(job.shop()).of(Limit.AXLE_TRAVEL).mm();
-        KitPlan turned = machine.map(parts::on).orElse(parts);
+        KitPlan leaned = machine.map(parts::on).orElse(parts);
+        KitPlan turned = truck.map(axle -> leaned.on(axle, kit.rear())).orElse(leaned);
         KitPlan plan = before.map(sheet -> turned.over(sheet, needed)).orElse(turned);
         return new Planned(
                 now,

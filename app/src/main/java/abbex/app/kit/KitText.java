@@ -50,7 +50,9 @@ public final class KitText {
             case TEXT, TABLE, SIZES, WISH -> OptionalDouble.of(0);
             case TURNS -> TurnsText.read(text);
             case YES -> OptionalDouble.of(1);
-            case NUMBER, COUNT -> OptionalDouble.of(Double.parseDouble(text));
+            case AREA -> BagText.area(text, false);
+            case PRESSURE -> BagText.pressure(text, false);
+            case NUMBER, COUNT, ANGLE -> OptionalDouble.of(Double.parseDouble(text));
             case FORCE -> ForceText.force(text, ForceUnit.POUND);
             case RATE -> ForceText.rate(text, RateUnit.POUND_PER_INCH);
             case LENGTH, DROP ->

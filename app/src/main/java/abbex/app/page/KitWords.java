@@ -4,6 +4,7 @@ import abbex.core.kit.KitFinding;
 import abbex.core.kit.Narrowing;
 import abbex.core.kit.Row;
 import abbex.core.kit.Wish;
+import abbex.core.motorcycle.ForkSlide;
 import abbex.core.units.Force;
 import abbex.core.units.ForceUnit;
 import abbex.core.units.Frequency;
@@ -20,6 +21,7 @@ public class KitWords extends Wording {
         named(Wish.class, "wish.");
         named(Narrowing.Measurement.class, "measuring.");
         named(KitFinding.Side.class, "towards.");
+        named(ForkSlide.Stop.class, "slidestop.");
         of(
                 KitFinding.Rings.class,
                 (rings, words, reader) -> rings.count() + " " + words.say(rings.count() == 1 ? "ring" : "rings"));

@@ -28,6 +28,8 @@ public record BenchRow(
         ALL,
         /** On leaves. */
         LEAVES,
+        /** On a live axle at the rear. */
+        AXLE,
         /** Of what has one track, at its front. */
         STEERING,
         /** The same, at its rear. */
@@ -44,6 +46,10 @@ public record BenchRow(
         return switch (only) {
             case ALL -> true;
             case LEAVES -> new PerEnd<>(vehicle.front(), vehicle.rear()).get(end) == Architecture.SOLID_AXLE_LEAF;
+            case AXLE ->
+                end == End.REAR
+                        && (vehicle.rear() == Architecture.SOLID_AXLE_LEAF
+                                || vehicle.rear() == Architecture.SOLID_AXLE_COIL);
             case STEERING -> single && end == End.FRONT;
             case STAND -> single && end == End.REAR;
         };
@@ -88,16 +94,60 @@ public record BenchRow(
             new BenchRow("lateral", "other", KitField.LATERAL, null),
             new BenchRow("lateralrise", "other", KitField.LATERAL_RISE, null),
             new BenchRow("lateralleft", "other", KitField.LATERAL_LEFT, null),
+            new BenchRow("shackle", "leaf", KitField.OLD_SHACKLE, KitField.NEW_SHACKLE, Only.LEAVES),
+            new BenchRow("shacklelean", "leaf", KitField.SHACKLE_LEAN, null, Only.LEAVES),
+            new BenchRow("shacklehangs", "leaf", KitField.SHACKLE_HANGS, null, Only.LEAVES),
+            new BenchRow("shackleflip", "leaf", null, KitField.SHACKLE_FLIP, Only.LEAVES),
+            new BenchRow("hangerup", "leaf", null, KitField.HANGER_UP, Only.LEAVES),
+            new BenchRow("hangerback", "leaf", null, KitField.HANGER_BACK, Only.LEAVES),
             new BenchRow("shackledeye", "leaf", null, KitField.SHACKLED_EYE, Only.LEAVES),
             new BenchRow("fixedeye", "leaf", null, KitField.FIXED_EYE, Only.LEAVES),
             new BenchRow("leaffixed", "leaf", KitField.LEAF_FIXED, null, Only.LEAVES),
             new BenchRow("leafshackled", "leaf", KitField.LEAF_SHACKLED, null, Only.LEAVES),
+            new BenchRow("arch", "leaf", null, KitField.ARCH, Only.LEAVES),
+            new BenchRow("flippack", "flip", KitField.FLIP_PACK, null, Only.LEAVES),
+            new BenchRow("fliptube", "flip", KitField.FLIP_TUBE, null, Only.LEAVES),
+            new BenchRow("flipperch", "flip", KitField.FLIP_PERCH, KitField.FLIP_SADDLE, Only.LEAVES),
+            new BenchRow("saddleangle", "driveline", null, KitField.SADDLE_ANGLE, Only.AXLE),
+            new BenchRow("engineslope", "driveline", KitField.ENGINE_SLOPE, null, Only.AXLE),
+            new BenchRow("shaftslope", "driveline", KitField.SHAFT_SLOPE, null, Only.AXLE),
+            new BenchRow("shaft2slope", "driveline", KitField.SHAFT2_SLOPE, null, Only.AXLE),
+            new BenchRow("pinionslope", "driveline", KitField.PINION_SLOPE, null, Only.AXLE),
+            new BenchRow("shaftlength", "driveline", KitField.SHAFT_LENGTH, null, Only.AXLE),
+            new BenchRow("bagarea", "bags", null, KitField.BAG_AREA, Only.AXLE),
+            new BenchRow("bagpressure", "bags", null, KitField.BAG_PRESSURE, Only.AXLE),
+            new BenchRow("bagjoined", "bags", null, KitField.BAG_JOINED, Only.AXLE),
+            new BenchRow("bedload", "bags", KitField.BED_LOAD, null, Only.AXLE),
+            new BenchRow("plate", "bags", KitField.PLATE, null, Only.AXLE),
+            new BenchRow("link", "link", KitField.OLD_LINK, KitField.NEW_LINK, Only.STAND),
+            new BenchRow("eyes", "link", KitField.OLD_EYES, KitField.NEW_EYES, Only.STAND),
+            new BenchRow("axleback", "link", KitField.AXLE_BACK, null, Only.STAND),
+            new BenchRow("axleup", "link", KitField.AXLE_UP, null, Only.STAND),
+            new BenchRow("footback", "link", KitField.FOOT_BACK, KitField.FOOT_MOVED_BACK, Only.STAND),
+            new BenchRow("footup", "link", KitField.FOOT_UP, KitField.FOOT_MOVED_UP, Only.STAND),
+            new BenchRow("topback", "link", KitField.TOP_BACK, null, Only.STAND),
+            new BenchRow("topup", "link", KitField.TOP_UP, null, Only.STAND),
+            new BenchRow("rockerback", "link", KitField.ROCKER_BACK, null, Only.STAND),
+            new BenchRow("rockerup", "link", KitField.ROCKER_UP, null, Only.STAND),
+            new BenchRow("kneeback", "link", KitField.KNEE_BACK, null, Only.STAND),
+            new BenchRow("kneeup", "link", KitField.KNEE_UP, null, Only.STAND),
+            new BenchRow("farback", "link", KitField.FAR_BACK, null, Only.STAND),
+            new BenchRow("farup", "link", KitField.FAR_UP, null, Only.STAND),
+            new BenchRow("rockeronarm", "link", KitField.ROCKER_ON_ARM, null, Only.STAND),
             new BenchRow("steerradius", "machine", KitField.STEER_RADIUS, null, Only.STEERING),
             new BenchRow("steeroffset", "machine", KitField.STEER_OFFSET, null, Only.STEERING),
+            new BenchRow("slideshoulder", "machine", KitField.SLIDE_SHOULDER, null, Only.STEERING),
+            new BenchRow("slideclamp", "machine", KitField.SLIDE_CLAMP, null, Only.STEERING),
+            new BenchRow("slidefender", "machine", KitField.SLIDE_FENDER, null, Only.STEERING),
             new BenchRow("standheight", "machine", KitField.STAND_HEIGHT, null, Only.STAND),
             new BenchRow("standout", "machine", KitField.STAND_OUT, null, Only.STAND),
             new BenchRow("standlength", "machine", KitField.STAND_LENGTH, null, Only.STAND),
             new BenchRow("standspread", "machine", KitField.STAND_SPREAD, null, Only.STAND),
+            new BenchRow("lefthigh", "lean", KitField.LEFT_HIGH, null, Only.STAND),
+            new BenchRow("leftout", "lean", KitField.LEFT_OUT, null, Only.STAND),
+            new BenchRow("righthigh", "lean", KitField.RIGHT_HIGH, null, Only.STAND),
+            new BenchRow("rightout", "lean", KitField.RIGHT_OUT, null, Only.STAND),
+            new BenchRow("crown", "lean", KitField.CROWN, null, Only.STAND),
             new BenchRow("load", "vehicle", KitField.LOAD, null),
             new BenchRow("ratio", "vehicle", KitField.RATIO, null),
             new BenchRow("rodratio", "vehicle", KitField.ROD_RATIO, null));

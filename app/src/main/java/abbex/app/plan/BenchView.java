@@ -42,11 +42,24 @@ public record BenchView(List<OfEnd> ends) {
             @Nullable String invalid,
             @Nullable String described) {}
 
-    private static final List<String> GROUPS =
-            List.of("box", "spring", "second", "damper", "seat", "leaf", "other", "machine", "vehicle");
+    private static final List<String> GROUPS = List.of(
+            "box",
+            "spring",
+            "second",
+            "damper",
+            "seat",
+            "link",
+            "leaf",
+            "flip",
+            "driveline",
+            "bags",
+            "other",
+            "machine",
+            "lean",
+            "vehicle");
 
     /** What most have in hand. */
-    private static final List<String> OPEN = List.of("box", "spring", "leaf", "machine");
+    private static final List<String> OPEN = List.of("box", "spring", "leaf", "link");
 
     static BenchView of(VehicleFacts vehicle, Form form, Map<String, String> values, Words words) {
         List<OfEnd> ends = new ArrayList<>();

@@ -1,6 +1,7 @@
 package abbex.app.plan;
 
 import abbex.app.form.Form;
+import abbex.app.kit.BagText;
 import abbex.app.kit.KitField;
 import abbex.app.kit.KitValues;
 import abbex.app.kit.RateTable;
@@ -78,7 +79,9 @@ final class KitForm {
             case WISH -> wish(name, text);
             case YES -> Optional.of(new KitValues.Told("yes", 1));
             case LENGTH, DROP -> length(field, name);
-            case NUMBER, COUNT -> number(field, name);
+            case NUMBER, COUNT, ANGLE -> number(field, name);
+            case AREA -> unit(field, name, BagText.area(text, metric()), "60 in², 387 cm²");
+            case PRESSURE -> unit(field, name, BagText.pressure(text, metric()), "5 psi, 0.35 bar, 35 kPa");
             case FORCE ->
                 unit(
                         field,
@@ -194,7 +197,56 @@ final class KitForm {
         whole(form, all, end, List.of(KitField.TURNS, KitField.PITCH));
         whole(form, all, end, List.of(KitField.JACK_TURNS, KitField.JACK_PITCH));
         stack(form, all, end);
+        machines(form, all, end);
         shorter(form, all, end, KitField.SEATS, KitField.OLD_FREE, "problem.kit.seats");
+    }
+
+    /** What was measured of a linkage, a driveline, a flip and of parts that touch belongs together. */
+    private static void machines(Form form, KitValues all, End end) {
+        whole(form, all, end, List.of(KitField.OLD_SHACKLE, KitField.SHACKLE_LEAN));
+        needs(form, all, end, KitField.NEW_SHACKLE, KitField.OLD_SHACKLE);
+        needs(form, all, end, KitField.FLIP_SADDLE, KitField.FLIP_PACK);
+        whole(form, all, end, List.of(KitField.FLIP_PACK, KitField.FLIP_TUBE));
+        whole(
+                form,
+                all,
+                end,
+                List.of(KitField.ENGINE_SLOPE, KitField.SHAFT_SLOPE, KitField.PINION_SLOPE, KitField.SHAFT_LENGTH));
+        needs(form, all, end, KitField.SHAFT2_SLOPE, KitField.SHAFT_SLOPE);
+        needs(form, all, end, KitField.BAG_PRESSURE, KitField.BAG_AREA);
+        whole(form, all, end, List.of(KitField.LEFT_HIGH, KitField.LEFT_OUT));
+        whole(form, all, end, List.of(KitField.RIGHT_HIGH, KitField.RIGHT_OUT));
+        whole(form, all, end, List.of(KitField.OLD_LINK, KitField.NEW_LINK));
+        whole(form, all, end, List.of(KitField.OLD_EYES, KitField.NEW_EYES));
+        whole(
+                form,
+                all,
+                end,
+                List.of(
+                        KitField.AXLE_BACK,
+                        KitField.AXLE_UP,
+                        KitField.FOOT_BACK,
+                        KitField.FOOT_UP,
+                        KitField.TOP_BACK,
+                        KitField.TOP_UP));
+        whole(
+                form,
+                all,
+                end,
+                List.of(
+                        KitField.ROCKER_BACK,
+                        KitField.ROCKER_UP,
+                        KitField.KNEE_BACK,
+                        KitField.KNEE_UP,
+                        KitField.FAR_BACK,
+                        KitField.FAR_UP));
+    }
+
+    /** A figure that counts from another one. */
+    private static void needs(Form form, KitValues all, End end, KitField figure, KitField of) {
+        if (all.at(end, figure).isPresent() && all.at(end, of).isEmpty()) {
+            form.problem(new KitValues.Key(end, of).name(), "problem.kit.whole.of");
+        }
     }
 
     /** Figures that say nothing one without the other. */
@@ -245,6 +297,10 @@ final class KitForm {
     }
 
     private static void pair(Form form, KitValues all, End end, KitField rate, KitField table, KitField free) {
+        if (all.at(end, KitField.AXLE_BACK).isPresent() && all.at(end, free).isEmpty()) {
+            // Through a linkage that was measured a rate says enough.
+            return;
+        }
         boolean has = all.at(end, rate).isPresent() || all.at(end, table).isPresent();
         if (has != all.at(end, free).isPresent()) {
             form.problem(new KitValues.Key(end, has ? free : rate).name(), "problem.kit.pair");

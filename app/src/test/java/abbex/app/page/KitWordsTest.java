@@ -11,29 +11,36 @@ import abbex.core.heights.MeasuringPoint;
 import abbex.core.heights.PointMethod;
 import abbex.core.heights.Reading;
 import abbex.core.heights.SheetState;
+import abbex.core.kit.BagLift;
 import abbex.core.kit.DamperFacts;
 import abbex.core.kit.EndKit;
 import abbex.core.kit.EndNow;
 import abbex.core.kit.EndPlan;
+import abbex.core.kit.Flipped;
 import abbex.core.kit.KitFinding;
 import abbex.core.kit.KitPlan;
 import abbex.core.kit.LateralRod;
+import abbex.core.kit.Linked;
 import abbex.core.kit.Machine;
 import abbex.core.kit.OwnFits;
 import abbex.core.kit.Part;
+import abbex.core.kit.Shackled;
 import abbex.core.kit.SpringFacts;
 import abbex.core.kit.StopFacts;
 import abbex.core.kit.Told;
+import abbex.core.kit.Truck;
 import abbex.core.kit.Typical;
-import abbex.core.motorcycle.SideStand;
-import abbex.core.motorcycle.Steering;
+import abbex.core.motorcycle.ForkSlide;
+import abbex.core.motorcycle.RearLinkage;
 import abbex.core.springs.Spring;
 import abbex.core.springs.SpringLaw;
 import abbex.core.units.Graduation;
 import abbex.core.units.Length;
 import abbex.core.units.LengthUnit;
+import abbex.core.units.Pressure;
 import abbex.core.units.TapeText;
 import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.End;
 import abbex.core.vehicle.PerEnd;
 import java.time.ZoneId;
 import java.util.ArrayList;
@@ -95,6 +102,11 @@ class KitWordsTest {
                         ? List.of(
                                 seat,
                                 new Part.Perch(Length.ofMm(5)),
+                                shackle(random),
+                                link(random),
+                                new Flipped(Length.ofMm(60), Length.ofMm(80), Length.ofMm(12), Length.ofMm(15)),
+                                new Part.AtWheel(Length.ofMm(20), Part.AtWheel.Kind.LESS_ARCH),
+                                new BagLift(new Pressure(34), 38_000, Told.typical(30, 6)),
                                 new Part.LeafEyes(
                                         Length.ZERO,
                                         Length.ofMm(random.nextInt(60)),
@@ -102,6 +114,64 @@ class KitWordsTest {
                                         Optional.empty()))
                         : List.of(),
                 OwnFits.NONE);
+    }
+
+    private static Told exact(double value) {
+        return Told.measured(value, 0);
+    }
+
+    private static Part shackle(Random random) {
+        return Shackled.of(
+                new Shackled.Measures(
+                        Optional.empty(), Optional.empty(), 110, between(random, -5, 70), random.nextBoolean()),
+                new Shackled.Change(between(random, 80, 160), false, 0, random.nextInt(8) == 0 ? 400 : 0));
+    }
+
+    private static Part link(Random random) {
+        return Linked.of(
+                new Linked.Measures(
+                        RearLinkage.Kind.ROCKER_ON_FRAME,
+                        new RearLinkage.Point(600, -60),
+                        new RearLinkage.Point(60, -105),
+                        new RearLinkage.Point(135, -130),
+                        new RearLinkage.Point(190, -10),
+                        new RearLinkage.Point(130, -65),
+                        new RearLinkage.Point(60, 260)),
+                new Linked.Change(random.nextBoolean() ? 5 : 900, 0, 0, 0),
+                Optional.empty(),
+                Told.typical(1200, 300));
+    }
+
+    private static Machine machine(Random random) {
+        Optional<ForkSlide> stops =
+                random.nextBoolean() ? Optional.empty() : Optional.of(new ForkSlide(between(random, 0, 200), 90, 60));
+        return new Machine(
+                exact(1480),
+                random.nextInt(4) == 0
+                        ? Optional.empty()
+                        : Optional.of(new Machine.Front(exact(300), exact(24), exact(30), stops)),
+                Optional.of(new Machine.Leg(exact(230 + random.nextInt(60)), exact(110), exact(250), exact(35))),
+                List.of(new Machine.Touch(KitFinding.Side.LEFT, exact(300), exact(310), exact(80))));
+    }
+
+    private static Truck truck(Random random) {
+        double load = between(random, 200, 8000);
+        return new Truck(
+                random.nextInt(4) == 0
+                        ? Optional.empty()
+                        : Optional.of(new Truck.Shafts(
+                                exact(between(random, 2, 4)),
+                                exact(between(random, 2, 12)),
+                                Optional.empty(),
+                                exact(between(random, -5, 0)),
+                                exact(1300))),
+                Optional.of(new Truck.Bags(
+                        exact(38_000 / (1 + random.nextInt(12))),
+                        exact(load),
+                        Optional.of(5000.0),
+                        random.nextBoolean(),
+                        exact(35))),
+                exact(between(random, -4, 4)));
     }
 
     /** A rear axle under its frame, read on either side. */
@@ -135,11 +205,11 @@ class KitWordsTest {
             List<KitFinding> found = new ArrayList<>(
                     plan.with(PerEnd.of(end -> Optional.of(rod))).findings());
             found.addAll(plan.over(axle(random), 76.2).findings());
-            found.addAll(plan.on(new Machine(
-                            1480,
-                            Optional.of(new Steering(300, 24, 30)),
-                            Optional.of(new SideStand(230 + random.nextInt(60), 110, 250, 35))))
-                    .findings());
+            found.addAll(plan.on(machine(random)).findings());
+            found.addAll(plan.on(truck(random), kit.rear()).findings());
+            KitPlan alone =
+                    KitPlan.predict(now, kit.with(End.FRONT, EndKit.NOTHING), PerEnd.of(end -> EndPlan.USUAL_SETTLING));
+            found.addAll(alone.on(machine(random)).findings());
             for (KitFinding finding : found) {
                 if (seen.add(finding.getClass()) || i < 100) {
                     Words.Said said = words.finding(finding, reader);

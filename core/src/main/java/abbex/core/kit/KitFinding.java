@@ -1,9 +1,12 @@
 package abbex.core.kit;
 
 import abbex.core.figure.Finding;
+import abbex.core.motorcycle.ForkSlide;
 import abbex.core.units.Angle;
+import abbex.core.units.Force;
 import abbex.core.units.Frequency;
 import abbex.core.units.Length;
+import abbex.core.units.Pressure;
 import abbex.core.vehicle.End;
 
 /** What a drop takes with it at an end. The order is that in which findings of one severity are shown. */
@@ -43,6 +46,18 @@ public sealed interface KitFinding extends Finding {
     /** What is fitted does not go together: its spring carries less than what the gas pushes out, or is solid under its load. */
     record CannotCarry(End place) implements KitFinding, Stop {}
 
+    /** A link with which nothing closes, and by how much. */
+    record LinkWillNotClose(End place, Length gap) implements KitFinding, Stop {}
+
+    /** A shackle with which spring and hanger do not meet, and by how much. */
+    record ShackleWillNotClose(End place, Length gap) implements KitFinding, Stop {}
+
+    /** A shackle so nearly in line with its spring that it may turn over. */
+    record ShackleTurnsOver(End place, Angle lean) implements KitFinding, Stop {}
+
+    /** More than the vehicle may carry. */
+    record AbovePlate(End place, Force load, Force plate) implements KitFinding, Stop {}
+
     /** It comes to rest on its bump stops as far as can be told, but may not. */
     record PerhapsOnStops(End place, Length into, Rings rings, Length then) implements KitFinding, Look {}
 
@@ -74,10 +89,43 @@ public sealed interface KitFinding extends Finding {
     /** A machine that leans so little on its stand that it may topple; the cut that brings its old lean back. */
     record StandWillTopple(End place, Angle was, Angle is, Length shorten) implements KitFinding, Look {}
 
+    /** Joints that do not cancel, what was uneven before, and the wedge or saddle that sets the pinion parallel again. */
+    record JointsUneven(End place, Angle was, Angle is, Nose nose, Angle wedge) implements KitFinding, Look {}
+
+    /** A joint that works beyond what its shaft's speed allows. */
+    record JointSteep(End place, Angle is, Angle most) implements KitFinding, Look {}
+
+    /** Bags that carry a load only in part: the springs take the rest. */
+    record BagsShort(End place, Force load, Pressure most, Force left) implements KitFinding, Look {}
+
+    /** Bags whose least pressure lifts more than the load presses. */
+    record BagsLeast(End place, Force load, Pressure least, Force more) implements KitFinding, Look {}
+
+    /** A fork that cannot go up as far as the head angle asks for: what stops it, and how much cannot be had back. */
+    record ForkStops(End place, ForkSlide.Stop stop, Length slide, Angle left) implements KitFinding, Look {}
+
+    /** One end that comes down while the other does not, and how far the chassis turns by that. */
+    record OneEndYet(End place, Angle by) implements KitFinding, Look {}
+
     record StandWillLean(End place, Angle was, Angle is, Length shorten) implements KitFinding, Note {}
 
     /** Head angle and trail as the chassis turns. */
     record Steers(End place, Angle was, Angle is, Length trailWas, Length trailIs) implements KitFinding, Note {}
+
+    /** A part that touches at another lean. */
+    record TouchesEarlier(End place, Side side, Angle was, Angle is) implements KitFinding, Note {}
+
+    /** What presses its bags so that a load does not let it down, and how far it would go without. */
+    record BagsCarry(End place, Force load, Pressure pressure, Length without) implements KitFinding, Note {}
+
+    /** Bags on one line. */
+    record BagsJoined(End place) implements KitFinding, Note {}
+
+    /** How far a slip joint goes out, or in, negative. */
+    record SlipMoves(End place, Length out) implements KitFinding, Note {}
+
+    /** The same, where that was measured to be possible. */
+    record ForkReaches(End place, Length slide) implements KitFinding, Note {}
 
     /** How far the fork goes up in its clamps so that the head angle stays. */
     record ForkRestores(End place, Length slide) implements KitFinding, Note {}
@@ -104,7 +152,12 @@ public sealed interface KitFinding extends Finding {
 
     record DroopUnknown(End place) implements KitFinding, Note, Open {}
 
+    /** A chassis that turns, and nobody told how it steers. */
+    record SteeringUnknown(End place) implements KitFinding, Note, Open {}
+
     record Unsaid(End place) implements KitFinding, Note, Open {}
+
+    record JointsEven(End place, Angle is) implements KitFinding, Clear {}
 
     record AxleClearsFrame(End place, Length left) implements KitFinding, Clear {}
 

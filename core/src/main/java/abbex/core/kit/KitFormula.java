@@ -26,6 +26,18 @@ public enum KitFormula implements Formula {
     SEAT_SHAPE("between the changes of its low and its high side, ÷ MR (ours)", "least", "most"),
     POCKET("depth ÷ MR", "depth"),
     LEAF("statics of a pack that keeps its shape: each eye's move by the other's lever", "fixedEye", "shackledEye"),
+    SHACKLE(
+            "plane geometry: the pack turns about its fixed eye until its other eye lies on the shackle's circle",
+            "was",
+            "is",
+            "nose"),
+    FLIP("geometry: pack + tube + perch before + saddle after", "pack", "tube", "was", "is"),
+    LINK(
+            "plane geometry: circles about arm, rocker and link; the load stays, the spring gives by its rate",
+            "longer",
+            "shorter",
+            "ratio"),
+    BAGS("pressure times area ÷ wheel rate", "pressure", "force", "rate"),
     ONE_TO_ONE("geometry: what moves the wheel against its arm or axle moves the body as far", "down"),
     ON_STOP("statics: where spring and bump stop together carry the load", "free", "rest"),
     SETTLING("3/16 in ± 1/16 at k = 2 until a shop knows better (common practice)", "settling"),

@@ -3,8 +3,6 @@ package abbex.core.kit;
 import abbex.core.figure.Finding;
 import abbex.core.heights.HeightSheet;
 import abbex.core.heights.PointMethod;
-import abbex.core.truck.Driveline;
-import abbex.core.units.Angle;
 import abbex.core.units.Length;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.PerEnd;
@@ -22,8 +20,15 @@ import java.util.Optional;
  * @param ends empty where nothing is planned, or nothing tells what the new spring does
  * @param travel of the ends that are planned
  * @param findings worst first
+ * @param machine what of a motorcycle turns; empty for others
+ * @param truck what of a live rear axle does
  */
-public record KitPlan(PerEnd<Optional<EndPlan>> ends, PerEnd<Optional<Travel>> travel, List<KitFinding> findings) {
+public record KitPlan(
+        PerEnd<Optional<EndPlan>> ends,
+        PerEnd<Optional<Travel>> travel,
+        List<KitFinding> findings,
+        Optional<MachinePlan> machine,
+        Optional<TruckPlan> truck) {
     /**
      * @param now both ends as they stand
      * @param kit what goes in
@@ -47,24 +52,15 @@ public record KitPlan(PerEnd<Optional<EndPlan>> ends, PerEnd<Optional<Travel>> t
             plans.put(end, plan);
             travels.put(end, found.travel());
             findings.addAll(found.findings());
-            pinion(end, kit.get(end)).ifPresent(findings::add);
+            kit.get(end).parts().forEach(part -> findings.addAll(part.troubles(end)));
         }
         findings.sort(Finding.WORST_FIRST);
         return new KitPlan(
                 PerEnd.of(end -> Optional.ofNullable(plans.get(end))),
                 PerEnd.of(end -> Optional.ofNullable(travels.get(end))),
-                List.copyOf(findings));
-    }
-
-    /** Two joints may leave so much uneven, degrees; less is not worth a wedge. */
-    private static Optional<KitFinding> pinion(End end, EndKit kit) {
-        double nose = kit.parts().stream()
-                .mapToDouble(part -> part instanceof Part.LeafEyes eyes ? eyes.nose() : 0)
-                .sum();
-        return Math.abs(nose) < Driveline.UNEVEN
-                ? Optional.empty()
-                : Optional.of(new KitFinding.PinionTurns(
-                        end, nose > 0 ? KitFinding.Nose.UP : KitFinding.Nose.DOWN, Angle.ofDegrees(Math.abs(nose))));
+                List.copyOf(findings),
+                Optional.empty(),
+                Optional.empty());
     }
 
     /** The same with what it does to axles on lateral rods. */
@@ -91,15 +87,40 @@ public record KitPlan(PerEnd<Optional<EndPlan>> ends, PerEnd<Optional<Travel>> t
     }
 
     /** The same with what the drops turn of a motorcycle. */
-    public KitPlan on(Machine machine) {
+    public KitPlan on(Machine facts) {
         if (ends.stream().allMatch(Optional::isEmpty)) {
             return this;
         }
+        MachinePlan turned = facts.turned(drop(End.FRONT), drop(End.REAR));
         List<KitFinding> all = new ArrayList<>(findings);
-        PerEnd<Double> drops =
-                ends.map(plan -> plan.map(p -> p.setDown().value()).orElse(0.0));
-        all.addAll(machine.turned(drops.front(), drops.rear()));
-        return with(all);
+        all.addAll(turned.findings(ends.front().isPresent(), ends.rear().isPresent()));
+        return new KitPlan(ends, travel, List.of(), Optional.of(turned), truck).with(all);
+    }
+
+    /** The same with what a rear axle's drop does to driveline and bags. */
+    public KitPlan on(Truck facts, EndKit rear) {
+        if (ends.rear().isEmpty()) {
+            return this;
+        }
+        double beside = rear.parts().stream()
+                .filter(part -> part.atWheel() && !part.usesTravel())
+                .mapToDouble(Part::move)
+                .sum();
+        Told drop = drop(End.REAR);
+        double nose = rear.parts().stream().mapToDouble(p -> p.nose().value()).sum();
+        double width = rear.parts().stream()
+                .mapToDouble(p -> p.nose().standard() * p.nose().standard())
+                .sum();
+        TruckPlan lowered = facts.lowered(
+                new Told(drop.value() - beside, drop.standard(), drop.origin()), Told.measured(nose, Math.sqrt(width)));
+        List<KitFinding> all = new ArrayList<>(findings);
+        all.addAll(lowered.findings());
+        return new KitPlan(ends, travel, List.of(), machine, Optional.of(lowered)).with(all);
+    }
+
+    /** How far an end comes down as it is set down, as well as that is known; nothing where nothing is planned. */
+    private Told drop(End end) {
+        return ends.get(end).map(plan -> Carried.asTold(plan.setDown())).orElse(Told.measured(0, 0));
     }
 
     private static KitFinding axle(PlannedHeight axle, double needed) {
@@ -116,7 +137,7 @@ public record KitPlan(PerEnd<Optional<EndPlan>> ends, PerEnd<Optional<Travel>> t
 
     private KitPlan with(List<KitFinding> all) {
         all.sort(Finding.WORST_FIRST);
-        return new KitPlan(ends, travel, List.copyOf(all));
+        return new KitPlan(ends, travel, List.copyOf(all), machine, truck);
     }
 
     /** Every height of a sheet that it changes. */

@@ -1,61 +1,147 @@
 package abbex.core.kit;
 
 import abbex.core.motorcycle.ForkSlide;
+import abbex.core.motorcycle.LeanClearance;
 import abbex.core.motorcycle.SideStand;
 import abbex.core.motorcycle.Steering;
-import abbex.core.units.Angle;
-import abbex.core.units.Length;
-import abbex.core.vehicle.End;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
 /**
- * What of a motorcycle turns with its chassis, as far as it was measured.
+ * What of a motorcycle turns with its chassis, as far as it was measured, upright before the work.
  *
  * @param wheelbase mm
- * @param stand as the machine stands upright before
+ * @param touches parts that come to the ground first, on either side
  */
-public record Machine(double wheelbase, Optional<Steering> steering, Optional<SideStand> stand) {
-    /** Below about this lean a machine may topple (common practice), degrees. */
-    private static final double STEEP = 8;
+public record Machine(Told wheelbase, Optional<Front> front, Optional<Leg> stand, List<Touch> touches) {
+    /** How far along the wheelbase a stand or a peg sits where nobody measured it: about the middle (common practice). */
+    private static final Told PLACE = Told.typical(0.5, 0.06);
 
-    /** A drop that turns less is not told, degrees. */
-    private static final double TOLD = 0.05;
+    /**
+     * A front end; lengths in mm, the head angle in degrees from the vertical.
+     *
+     * @param stops what ends a fork slide, where it was measured
+     */
+    public record Front(Told radius, Told headAngle, Told offset, Optional<ForkSlide> stops) {}
 
-    /** A side stand turns about the middle of a wheelbase (common practice). */
-    private static final double MIDDLE = 0.5;
+    /** A side stand: see {@link SideStand}. */
+    public record Leg(Told height, Told out, Told length, Told spread) {
+        SideStand stand() {
+            return new SideStand(height.value(), out.value(), length.value(), spread.value());
+        }
+    }
+
+    /** A part on a side: its height, how far out it is, and the tyre's crown radius, mm. */
+    public record Touch(KitFinding.Side side, Told high, Told out, Told crown) {}
+
+    public Machine {
+        touches = List.copyOf(touches);
+    }
 
     /** What drops of its ends do, mm. */
-    List<KitFinding> turned(double front, double rear) {
-        List<KitFinding> findings = new ArrayList<>();
-        double turn = Steering.turn(front, rear, wheelbase);
-        if (Math.abs(turn) >= TOLD) {
-            steering.filter(was -> was.headAngle() + turn > 0 && was.headAngle() + turn < Steering.MOST)
-                    .ifPresent(was -> {
-                        Steering is = was.turned(turn);
-                        findings.add(new KitFinding.Steers(
-                                End.FRONT,
-                                Angle.ofDegrees(was.headAngle()),
-                                Angle.ofDegrees(is.headAngle()),
-                                Length.ofRoundedMm(was.groundTrail()),
-                                Length.ofRoundedMm(is.groundTrail())));
-                        if (rear > front) {
-                            findings.add(new KitFinding.ForkRestores(
-                                    End.FRONT, Length.ofRoundedMm(ForkSlide.slide(rear - front, was.headAngle()))));
-                        }
-                    });
+    public MachinePlan turned(Told front, Told rear) {
+        return new MachinePlan(
+                Carried.of(p -> Steering.turn(p[0], p[1], p[2]), front, rear, wheelbase),
+                this.front.filter(was -> steers(was, front, rear)).map(was -> steered(was, front, rear)),
+                stand.map(was -> leaned(was, front, rear)),
+                touches.stream()
+                        .filter(touch -> touch.high().value() > drop(front.value(), rear.value(), PLACE.value()))
+                        .map(touch -> touched(touch, front, rear))
+                        .toList());
+    }
+
+    private boolean steers(Front was, Told front, Told rear) {
+        double is = was.headAngle().value() + Steering.turn(front.value(), rear.value(), wheelbase.value());
+        return is > 0 && is < Steering.MOST;
+    }
+
+    private static double drop(double front, double rear, double place) {
+        return SideStand.dropAt(front, rear, place, 1);
+    }
+
+    private MachinePlan.Steered steered(Front was, Told front, Told rear) {
+        Steering before = new Steering(
+                was.radius().value(), was.headAngle().value(), was.offset().value());
+        double turn = Steering.turn(front.value(), rear.value(), wheelbase.value());
+        Optional<MachinePlan.Slide> slide = Optional.empty();
+        double apart = rear.value() - front.value();
+        if (apart > 0) {
+            slide = Optional.of(was.stops()
+                    .map(stops -> slide(stops, apart, before.headAngle()))
+                    .orElseGet(() -> new MachinePlan.Slide(
+                            ForkSlide.slide(apart, before.headAngle()), 0, Optional.empty(), false)));
         }
-        stand.ifPresent(was -> {
-            SideStand is = was.lowered(SideStand.dropAt(front, rear, MIDDLE * wheelbase, wheelbase));
-            Angle lean = Angle.ofDegrees(was.lean());
-            Angle then = Angle.ofDegrees(is.lean());
-            Length shorten = Length.ofRoundedMm(was.length() - is.legFor(was.lean()));
-            findings.add(
-                    is.lean() < STEEP
-                            ? new KitFinding.StandWillTopple(End.REAR, lean, then, shorten)
-                            : new KitFinding.StandWillLean(End.REAR, lean, then, shorten));
-        });
-        return findings;
+        return new MachinePlan.Steered(
+                before,
+                before.turned(turn),
+                Carried.of(p -> p[0] + Steering.turn(p[1], p[2], p[3]), was.headAngle(), front, rear, wheelbase),
+                Carried.of(p -> trail(p[0], p[1], p[2]), was.radius(), was.headAngle(), was.offset()),
+                Carried.of(
+                        p -> trail(p[0], p[1] + Steering.turn(p[3], p[4], p[5]), p[2]),
+                        was.radius(),
+                        was.headAngle(),
+                        was.offset(),
+                        front,
+                        rear,
+                        wheelbase),
+                slide);
+    }
+
+    private MachinePlan.Slide slide(ForkSlide stops, double apart, double headAngle) {
+        ForkSlide.Restored restored = stops.restore(apart, wheelbase.value(), headAngle);
+        boolean short_ = restored.slide() < ForkSlide.slide(apart, headAngle) - 0.05;
+        return new MachinePlan.Slide(
+                restored.slide(),
+                short_ ? restored.left() : 0,
+                short_ ? Optional.of(stops.stop()) : Optional.empty(),
+                true);
+    }
+
+    private static double trail(double radius, double headAngle, double offset) {
+        double steered = Math.max(0.01, Math.min(Steering.MOST - 0.01, headAngle));
+        return new Steering(radius, steered, offset).groundTrail();
+    }
+
+    private MachinePlan.Leaned leaned(Leg was, Told front, Told rear) {
+        SideStand before = was.stand();
+        SideStand after = before.lowered(drop(front.value(), rear.value(), PLACE.value()));
+        Told[] all = {was.height(), was.out(), was.length(), was.spread(), front, rear, PLACE};
+        return new MachinePlan.Leaned(
+                before,
+                after,
+                Carried.of(p -> lean(p, 0), was.height(), was.out(), was.length(), was.spread()),
+                Carried.of(p -> lean(p, drop(p[4], p[5], p[6])), all),
+                Carried.of(p -> cut(p, drop(p[4], p[5], p[6])), all));
+    }
+
+    private static double lean(double[] p, double drop) {
+        return Math.toDegrees(Math.atan2(
+                p[0] - drop - p[2] * Math.cos(Math.toRadians(p[3])), p[1] + p[2] * Math.sin(Math.toRadians(p[3]))));
+    }
+
+    /** How much shorter the leg has to be for the old lean, mm. */
+    private static double cut(double[] p, double drop) {
+        SideStand was = new SideStand(p[0], Math.max(0, p[1]), p[2], Math.max(0, p[3]));
+        return p[2] - was.lowered(drop).legFor(was.lean());
+    }
+
+    private static MachinePlan.Touched touched(Touch touch, Told front, Told rear) {
+        double high = touch.high().value();
+        double down = drop(front.value(), rear.value(), PLACE.value());
+        Told[] all = {touch.high(), touch.out(), touch.crown(), front, rear, PLACE};
+        return new MachinePlan.Touched(
+                touch.side(),
+                new LeanClearance(high, touch.out().value(), touch.crown().value()),
+                new LeanClearance(
+                        high - down, touch.out().value(), touch.crown().value()),
+                Carried.of(p -> touching(p, 0), all),
+                Carried.of(p -> touching(p, drop(p[3], p[4], p[5])), all));
+    }
+
+    private static double touching(double[] p, double drop) {
+        double crown = Math.max(0, p[2]);
+        double above = p[0] - drop - crown;
+        double away = Math.max(crown + 1e-9, Math.hypot(p[1], above));
+        return Math.toDegrees(Math.atan2(above, p[1]) + Math.asin(crown / away));
     }
 }

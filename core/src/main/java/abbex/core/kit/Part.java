@@ -3,14 +3,28 @@ package abbex.core.kit;
 import abbex.core.figure.Reason;
 import abbex.core.truck.LeafSpan;
 import abbex.core.units.Length;
+import abbex.core.vehicle.End;
 import java.math.BigDecimal;
+import java.util.List;
 import java.util.Optional;
 
 /**
  * A part of a kit that moves a spring's seat or the wheel itself by so much, whatever the spring: a row of the ledger. Moves are
  * positive where they let the body down. Those of a seat count at the wheel divided by the spring's motion ratio.
  */
-public sealed interface Part {
+public sealed interface Part
+        permits BagLift,
+                Flipped,
+                Linked,
+                Part.AtWheel,
+                Part.Isolator,
+                Part.LeafEyes,
+                Part.Perch,
+                Part.Pocket,
+                Part.SeatShape,
+                Part.Stack,
+                Part.Turns,
+                Shackled {
     /** How far it lets the body down where it acts, mm. */
     double move();
 
@@ -25,6 +39,16 @@ public sealed interface Part {
     /** False for what lowers the body and leaves the suspension where it is. */
     default boolean usesTravel() {
         return true;
+    }
+
+    /** How far it turns a live axle's pinion, degrees, its nose up positive. */
+    default Told nose() {
+        return Told.measured(0, 0);
+    }
+
+    /** What of it cannot be. */
+    default List<KitFinding> troubles(End end) {
+        return List.of();
     }
 
     /** Which row of the ledger it is. */
@@ -155,15 +179,22 @@ public sealed interface Part {
 
         private static final double READ = 1;
 
+        /** A pack's length where nobody measured it, as a part of it (common practice). */
+        private static final double LEVERS = 0.06;
+
         public LeafSpan span() {
             return new LeafSpan(
                     fixed.map(Length::mm).orElse(USUAL),
                     shackled.map(Length::mm).orElse(USUAL));
         }
 
-        /** How far the pinion's nose goes up, degrees. */
-        public double nose() {
-            return -span().turn(fixedEye.mm(), shackledEye.mm());
+        /** By the pack's length, as well as it is known. */
+        @Override
+        public Told nose() {
+            double up = -span().turn(fixedEye.mm(), shackledEye.mm());
+            double lever = fixed.isPresent() && shackled.isPresent() ? 0 : LEVERS;
+            double read = Math.toDegrees(Math.sqrt(2) * READ / (span().fixed() + span().shackled()));
+            return Told.measured(up, Math.hypot(read, lever * up));
         }
 
         @Override
@@ -319,7 +350,7 @@ public sealed interface Part {
 
         @Override
         public Row row() {
-            return Row.ONE_TO_ONE;
+            return kind == Kind.LESS_ARCH ? Row.ARCH : Row.ONE_TO_ONE;
         }
 
         @Override

@@ -7,8 +7,10 @@ import abbex.core.heights.Method;
 import abbex.core.heights.PointMethod;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.PerEnd;
+import abbex.core.vehicle.WheelPlace;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -22,43 +24,77 @@ public record PlannedHeight(MeasuringPoint spot, Height now, Interval setDown, I
     /** Frame points lie so far towards the other end, as a part of the wheelbase (common practice). */
     private static final double INBOARD = 0.15;
 
+    /** What falls by neither end alone lies somewhere along the wheelbase (common practice). */
+    private static final Map<PointMethod, Double> ALONG = Map.of(
+            PointMethod.CAB, 0.2,
+            PointMethod.BEDF, 0.62,
+            PointMethod.SEAT, 0.65,
+            PointMethod.HANGF, 0.8);
+
+    /** How far from there it may be, one standard deviation, as a part of the wheelbase. */
+    private static final double ASIDE = 0.06;
+
+    private static final Interval NOTHING = new Interval(0, 0, 0);
+
+    /**
+     * Where a height is along the wheelbase.
+     *
+     * @param place from the front axle, 0, to the rear one, 1
+     * @param standard how well that is known
+     */
+    private record Along(double place, double standard) {
+        Interval of(Interval front, Interval rear) {
+            double apart = rear.value() - front.value();
+            double aside = Carried.REACH * standard * apart;
+            double value = front.value() + place * apart;
+            double least = Math.hypot((1 - place) * (front.value() - front.low()), place * (rear.value() - rear.low()));
+            double most =
+                    Math.hypot((1 - place) * (front.high() - front.value()), place * (rear.high() - rear.value()));
+            return new Interval(value, value - Math.hypot(least, aside), value + Math.hypot(most, aside));
+        }
+    }
+
     /** Every height of a sheet that the planned ends move, in the sheet's order. */
     static List<PlannedHeight> of(HeightSheet sheet, PerEnd<Optional<EndPlan>> ends) {
         List<PlannedHeight> heights = new ArrayList<>();
         for (Height height : sheet.everything()) {
-            end(height.spot())
-                    .ifPresent(end -> ends.get(end).ifPresent(plan -> {
-                        double inboard =
-                                height.spot().atCorner() && height.spot().method() == Method.FG ? INBOARD : 0;
-                        heights.add(of(height, plan, ends.get(end.other()), inboard));
-                    }));
+            along(height.spot(), ends).ifPresent(along -> heights.add(of(height, ends, along)));
         }
         return List.copyOf(heights);
     }
 
-    private static PlannedHeight of(Height height, EndPlan plan, Optional<EndPlan> other, double inboard) {
+    private static PlannedHeight of(Height height, PerEnd<Optional<EndPlan>> ends, Along along) {
         double now = height.value().mm();
         double half = height.estimate().expanded().mm();
-        Interval setDown = plan.setDown().from(now, half);
-        Interval settled = plan.settled().from(now, half);
-        if (inboard > 0) {
-            double apart =
-                    plan.setDown().value() - other.map(o -> o.setDown().value()).orElse(0.0);
-            setDown = setDown.moved(inboard * apart);
-            settled = settled.moved(inboard * apart);
-        }
-        return new PlannedHeight(height.spot(), height, setDown, settled);
+        PerEnd<Interval> setDown = ends.map(plan -> plan.map(EndPlan::setDown).orElse(NOTHING));
+        PerEnd<Interval> settled = ends.map(plan -> plan.map(EndPlan::settled).orElse(NOTHING));
+        return new PlannedHeight(
+                height.spot(),
+                height,
+                along.of(setDown.front(), setDown.rear()).from(now, half),
+                along.of(settled.front(), settled.rear()).from(now, half));
     }
 
-    /** The end whose drop a height falls by; empty for what falls by neither alone. */
-    private static Optional<End> end(MeasuringPoint spot) {
+    /** Empty for what the planned ends do not move. */
+    private static Optional<Along> along(MeasuringPoint spot, PerEnd<Optional<EndPlan>> ends) {
         if (spot.atCorner()) {
-            return Optional.of(spot.corner().end());
+            End end = spot.corner().end();
+            double inboard = spot.method() == Method.FG ? INBOARD : 0;
+            return planned(ends, end, new Along(end == End.FRONT ? inboard : 1 - inboard, 0));
         }
-        return spot.way() instanceof PointMethod way
-                        && way.sense() == PointMethod.Sense.FALLS
-                        && spot.place() instanceof abbex.core.vehicle.WheelPlace wheel
-                ? Optional.of(wheel.end())
+        if (!(spot.way() instanceof PointMethod way) || way.sense() != PointMethod.Sense.FALLS) {
+            return Optional.empty();
+        }
+        Double place = ALONG.get(way);
+        if (place != null) {
+            return ends.stream().allMatch(Optional::isEmpty) ? Optional.empty() : Optional.of(new Along(place, ASIDE));
+        }
+        return spot.place() instanceof WheelPlace wheel
+                ? planned(ends, wheel.end(), new Along(wheel.end() == End.FRONT ? 0 : 1, 0))
                 : Optional.empty();
+    }
+
+    private static Optional<Along> planned(PerEnd<Optional<EndPlan>> ends, End end, Along along) {
+        return ends.get(end).map(plan -> along);
     }
 }

@@ -12,6 +12,10 @@ public enum Row {
     SEAT,
     POCKET,
     LEAF,
+    FLIP,
+    ARCH,
+    LINK,
+    BAGS,
     ONE_TO_ONE,
     STOP
 }
