@@ -36,6 +36,50 @@ function swap(html) {
   const now = planned.querySelectorAll('details');
   if (now.length === open.length) now.forEach((d, i) => (d.open = open[i]));
   grips();
+  poses();
+  shackle();
+}
+
+/** The linkage in motion under the hand: each place of the slider has its pose drawn already. */
+function poses() {
+  const slider = planned.querySelector('.poses');
+  const all = planned.querySelectorAll('.pose');
+  slider?.addEventListener('change', (e) => e.stopPropagation());
+  slider?.addEventListener('input', () => {
+    all.forEach((pose, i) => pose.classList.toggle('here', i === Number(slider.value)));
+    planned.querySelector('.ratio').value = all[Number(slider.value)].dataset.ratio;
+  });
+}
+
+/** The shackle drawn longer or shorter: its bolt goes where the hand is, in whole millimetres. */
+function shackle() {
+  const line = planned.querySelector('.shackle.hit');
+  line?.addEventListener('pointerdown', (down) => {
+    down.preventDefault();
+    const scale = line.ownerSVGElement.getScreenCTM().inverse();
+    const { x, y } = line.dataset;
+    const field = form.querySelector(`[name=${line.dataset.field}]`);
+    follow(planned, down, (e) => {
+      const at = new DOMPoint(e.clientX, e.clientY).matrixTransform(scale);
+      const text = `${Math.round(Math.hypot(at.x - Number(x), at.y - Number(y)))} mm`;
+      if (field.value === text) return;
+      field.value = text;
+      field.dispatchEvent(new Event('input', { bubbles: true }));
+      clearTimeout(timer);
+      ask();
+    });
+  });
+}
+
+/** A figure leads to the field that it follows from, unfolded. */
+function leads(event) {
+  const link = event.target.closest('.turns a, [data-field]');
+  const field = link && document.getElementById(link.dataset.field ?? link.hash.slice(1));
+  if (!field) return;
+  event.preventDefault();
+  field.closest('details').open = true;
+  field.focus();
+  field.scrollIntoView({ block: 'center' });
 }
 
 function soon() {
@@ -91,6 +135,9 @@ export function plan() {
   form.addEventListener('input', soon);
   form.addEventListener('change', soon);
   planned.addEventListener('change', soon);
+  planned.addEventListener('click', leads);
   grips();
+  poses();
+  shackle();
   form.dataset.live = '';
 }

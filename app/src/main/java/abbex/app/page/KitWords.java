@@ -21,6 +21,7 @@ public class KitWords extends Wording {
         named(Wish.class, "wish.");
         named(Narrowing.Measurement.class, "measuring.");
         named(KitFinding.Side.class, "towards.");
+        named(KitFinding.Nose.class, "nose.");
         named(ForkSlide.Stop.class, "slidestop.");
         of(
                 KitFinding.Rings.class,

@@ -27,8 +27,30 @@ class ScriptController {
 
     /** In the order in which they build on each other: what is said later wins. */
     private static final List<String> STYLES = List.of(
-            "base", "frame", "find", "floor", "line-up", "moving", "forms", "rounds", "walk", "sheet", "paper",
-            "verdict", "hands", "tape", "wheels", "corner", "probing", "places", "road", "ground", "plan", "fit", "bay",
+            "base",
+            "frame",
+            "find",
+            "floor",
+            "line-up",
+            "moving",
+            "forms",
+            "rounds",
+            "walk",
+            "sheet",
+            "paper",
+            "verdict",
+            "hands",
+            "tape",
+            "wheels",
+            "corner",
+            "probing",
+            "places",
+            "road",
+            "ground",
+            "plan",
+            "plan-machine",
+            "fit",
+            "bay",
             "lead");
 
     private final String module;

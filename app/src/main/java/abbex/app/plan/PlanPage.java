@@ -17,6 +17,7 @@ import org.jspecify.annotations.Nullable;
  * @param wishes what each needs of the rear, and what it costs
  * @param buys what has to be bought and booked, each with why
  * @param missing what is to be done first; empty when nothing is
+ * @param machine what of a truck or motorcycle turns; null where nothing does
  * @param elsewhere what does not clear over wheels and ground with the kit that was chosen
  * @param why why it stands as it does; null before that was measured
  */
@@ -28,7 +29,8 @@ public record PlanPage(
         List<Buy> buys,
         String missing,
         @Nullable WhyView why,
-        List<Words.Said> elsewhere) {
+        List<Words.Said> elsewhere,
+        @Nullable MachineView machine) {
     /**
      * What was measured once the kit was in.
      *
@@ -51,6 +53,7 @@ public record PlanPage(
      * @param down the drop in mm, for a hand that moves it
      * @param ratio how far the spring moves for a millimetre of the wheel
      * @param box what the box promises, where the drop follows from the springs, or what the shop's own fits make of it
+     * @param three what the box says, what was computed, what was measured
      * @param stack the pieces that make it; empty where nobody said which there are
      * @param perch null where it has no range
      * @param stairs the staircase with its columns
@@ -69,6 +72,7 @@ public record PlanPage(
             @Nullable Perch perch,
             String can,
             String box,
+            String three,
             String stack,
             @Nullable StairDrawing stairs,
             List<Step> steps,

@@ -50,6 +50,8 @@ class Planner {
     private final Clearances clearances;
     private final CauseWords causes;
     private final WishWords wishes;
+    private final MachineWords machines;
+    private final ThreeWords three;
     private final Words words;
     private final Reads reads;
 
@@ -60,10 +62,14 @@ class Planner {
             Clearances clearances,
             CauseWords causes,
             WishWords wishes,
+            MachineWords machines,
+            ThreeWords three,
             Words words,
             Reads reads) {
         this.reads = reads;
         this.wishes = wishes;
+        this.machines = machines;
+        this.three = three;
         this.plans = plans;
         this.sheets = sheets;
         this.stances = stances;
@@ -88,7 +94,10 @@ class Planner {
         Optional<SheetData> after = all.now();
         List<PlanPage.EndView> ends = new ArrayList<>();
         for (End end : End.values()) {
-            planned.plan().ends().get(end).ifPresent(plan -> ends.add(end(planned, end, plan, values, after, reader)));
+            planned.plan()
+                    .ends()
+                    .get(end)
+                    .ifPresent(plan -> ends.add(end(job, planned, end, plan, values, after, reader)));
         }
         PerEnd<OptionalDouble> drops = PerEnd.of(planned::drop);
         return new PlanPage(
@@ -101,7 +110,8 @@ class Planner {
                 buys(planned),
                 ends.isEmpty() ? words.say("plan.empty") : all.newest().isEmpty() ? words.say("plan.baseline") : "",
                 plans.why(job, planned).map(why -> causes.of(why, reader)).orElse(null),
-                words.findings(elsewhere(job), reader));
+                words.findings(elsewhere(job), reader),
+                machines.of(job, planned, reader));
     }
 
     private static final int MOST_ELSEWHERE = 3;
@@ -137,6 +147,7 @@ class Planner {
     }
 
     private PlanPage.EndView end(
+            Job job,
             KitPlans.Planned planned,
             End end,
             EndPlan plan,
@@ -170,6 +181,7 @@ class Planner {
                 perch(end, values),
                 can(planned, end, perch(end, values), reader),
                 box(planned, end, plan, reader),
+                three.of(job, planned, end, plan, after, reader),
                 stack(end, values, reader),
                 steps.isEmpty() ? null : StairDrawing.of(drops, halves),
                 steps,
@@ -272,20 +284,14 @@ class Planner {
                 mm(rest + perch.most() / ratio)));
     }
 
-    /** What the box promises where the springs' figures count, and what the shop's own fits tell where it does. */
+    /** What the shop's own fits tell of a printed number that counts. */
     private String box(KitPlans.Planned planned, End end, EndPlan plan, Reader reader) {
         EndKit kit = planned.kit().get(end);
         if (kit.box().isEmpty()) {
             return "";
         }
         Advertised.Range box = kit.box().get();
-        if (plan.bySprings()) {
-            return html(
-                    box.single()
-                            ? words.say("plan.box", reader, "drop", box.most())
-                            : words.say("plan.box.range", reader, "least", box.least(), "most", box.most()));
-        }
-        return kit.own().count() == 0
+        return plan.bySprings() || kit.own().count() == 0
                 ? ""
                 : html(words.say(
                         kit.own().own() ? "plan.own" : "plan.own.few",

@@ -64,8 +64,8 @@ class PlanTest {
         page.locator("#FRONT_OLD_FREE").fill("360 mm");
         page.locator("#FRONT_NEW_RATE").fill("34 N/mm");
         page.locator("#FRONT_NEW_FREE").fill("275 mm");
-        assertThat(page.locator(".planend .can").first())
-                .containsText(Said.part("plan.box").split("\\{")[0].strip());
+        assertThat(page.locator(".planend .three").first())
+                .containsText(Said.part("three.box").split("\\{")[0].strip());
         page.locator("#bench .btn-primary").click();
         assertThat(page).hasURL(Pattern.compile(".*kit=.*"));
         assertThat(page.locator("#FRONT_NEW_RATE")).hasValue("34 N/mm");

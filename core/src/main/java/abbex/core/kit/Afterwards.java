@@ -64,7 +64,7 @@ public final class Afterwards {
      */
     public static Optional<OwnFits.Fit> fit(End end, KitPlan plan, EndKit kit, HeightSheet before, HeightSheet after) {
         Optional<EndPlan> planned = plan.ends().get(end);
-        if (planned.isEmpty() || planned.get().bySprings() || kit.box().isEmpty()) {
+        if (planned.isEmpty() || planned.get().bySprings() || kit.springBox().isEmpty()) {
             return Optional.empty();
         }
         double over = settled(after.basis().stage());
@@ -110,7 +110,7 @@ public final class Afterwards {
                 PerEnd.of(end -> EndPlan.USUAL_SETTLING.standard()),
                 PerEnd.of(end -> plan.ends().get(end).map(EndPlan::wheelRate).orElse(30.0)),
                 kit.map(k -> k.damper().isPresent()),
-                kit.map(k -> k.spring().isPresent() || k.box().isPresent()),
+                kit.map(k -> k.spring().isPresent() || k.springBox().isPresent()),
                 kit.map(k -> k.parts().stream().anyMatch(p -> p.row() == Row.PERCH)),
                 wheelbase,
                 track);

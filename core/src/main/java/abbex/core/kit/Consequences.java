@@ -298,7 +298,7 @@ final class Consequences {
     }
 
     private void box() {
-        kit.box().filter(box -> plan.bySprings()).ifPresent(box -> {
+        kit.box().filter(box -> plan.bySprings() || kit.springBox().isEmpty()).ifPresent(box -> {
             double usual = 2 * Box.STANDARD;
             double least = box.least().mm() - usual;
             double most = box.most().mm() + usual;

@@ -54,6 +54,14 @@ public record EndKit(
         return new EndKit(box, boxCounts, spring, damper, stop, parts, other);
     }
 
+    /**
+     * What the box promises of the spring itself: a number printed on a kit whose links, shackles or flip are worked out one by
+     * one is the whole kit's, and counted on top of them it would count twice.
+     */
+    Optional<Advertised.Range> springBox() {
+        return parts.stream().anyMatch(Part::wholeKit) ? Optional.empty() : box;
+    }
+
     /** True when nothing of this end is touched. */
     public boolean nothing() {
         return withOwn(OwnFits.NONE).equals(NOTHING);

@@ -44,7 +44,7 @@ final class EndModel {
         oldKnown = now.spring().isPresent();
         fitted = kit.spring().map(s -> s.spring().law()).orElse(old);
         seatsMeasured = now.seats().isPresent() && !sameSpring;
-        bySprings = sameSpring ? oldKnown && kit.box().isEmpty() : oldKnown || seatsMeasured;
+        bySprings = sameSpring ? oldKnown && kit.springBox().isEmpty() : oldKnown || seatsMeasured;
         sameDamper = kit.damper().isEmpty();
         gasCounts = !kit.boxCounts();
         closer = closer(now, kit);
@@ -57,9 +57,9 @@ final class EndModel {
         oldStop = now.stop().map(StopFacts::stop).orElse(NO_STOP);
         stopped = roomKnown && kit.stop().or(now::stop).isPresent();
         stop = kit.stop().or(now::stop).map(StopFacts::stop).orElse(NO_STOP);
-        told = bySprings || kit.spring().isEmpty() || kit.box().isPresent();
+        told = bySprings || kit.spring().isEmpty() || kit.springBox().isPresent();
         fill(now, kit);
-        boolean settles = kit.spring().isPresent() || kit.box().isPresent();
+        boolean settles = kit.spring().isPresent() || kit.springBox().isPresent();
         this.settling = settles ? settling : Told.measured(0, 0);
     }
 
@@ -96,7 +96,8 @@ final class EndModel {
         now.seats().ifPresent(s -> set(Input.SEATS, s));
         now.rod().ifPresent(r -> set(Input.ROD, r));
         if (!bySprings()) {
-            kit.box().ifPresent(box -> set(Input.BOX, Box.told(box, kit.own().off())));
+            kit.springBox()
+                    .ifPresent(box -> set(Input.BOX, Box.told(box, kit.own().off())));
         }
         kit.stop().or(now::stop).ifPresent(facts -> set(Input.STOP, new Told(1, facts.force(), facts.origin())));
         parts(kit);

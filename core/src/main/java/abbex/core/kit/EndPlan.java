@@ -64,7 +64,7 @@ public record EndPlan(
 
     private static List<Line> lines(EndModel model, EndNow now, EndKit kit, double[] p, double rest) {
         List<Line> lines = new ArrayList<>();
-        if (kit.spring().isPresent() || kit.box().isPresent()) {
+        if (kit.spring().isPresent() || kit.springBox().isPresent()) {
             lines.add(new Line(
                     model.bySprings() ? Row.SPRING : Row.BOX,
                     model.springLine(p),
@@ -102,7 +102,7 @@ public record EndPlan(
 
     private static Reason springReason(EndModel model, EndNow now, EndKit kit) {
         if (!model.bySprings()) {
-            Advertised.Range box = kit.box().orElseThrow();
+            Advertised.Range box = kit.springBox().orElseThrow();
             return kit.own().count() == 0
                     ? Reason.of(KitFormula.BOX, box.least(), box.most())
                     : Reason.of(

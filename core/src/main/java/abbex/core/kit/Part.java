@@ -41,6 +41,11 @@ public sealed interface Part
         return true;
     }
 
+    /** A kit's printed number is of it, and of no spring. */
+    default boolean wholeKit() {
+        return row() == Row.LEAF || row() == Row.FLIP || row() == Row.ARCH || row() == Row.LINK;
+    }
+
     /** How far it turns a live axle's pinion, degrees, its nose up positive. */
     default Told nose() {
         return Told.measured(0, 0);

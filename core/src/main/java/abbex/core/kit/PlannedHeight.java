@@ -54,6 +54,11 @@ public record PlannedHeight(MeasuringPoint spot, Height now, Interval setDown, I
         }
     }
 
+    /** It falls by what one end does alone. */
+    public boolean ofOneEnd() {
+        return spot.atCorner() || !(spot.way() instanceof PointMethod way && ALONG.containsKey(way));
+    }
+
     /** Every height of a sheet that the planned ends move, in the sheet's order. */
     static List<PlannedHeight> of(HeightSheet sheet, PerEnd<Optional<EndPlan>> ends) {
         List<PlannedHeight> heights = new ArrayList<>();

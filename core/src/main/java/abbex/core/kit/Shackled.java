@@ -13,12 +13,20 @@ import java.util.Optional;
  *
  * @param was before, in side view
  * @param is after; empty where spring and hanger do not meet
- * @param move of the axle towards the frame, mm, with one standard deviation
+ * @param fixed from the fixed eye to the axle, mm
+ * @param moved of the axle towards the frame, mm, with one standard deviation
  * @param turned the pinion's nose up by so many degrees
  * @param gap by how much they do not meet, mm
  */
 public record Shackled(
-        Shackle was, Optional<Shackle> is, Length shackleWas, Length shackleIs, Told moved, Told turned, double gap)
+        Shackle was,
+        Optional<Shackle> is,
+        double fixed,
+        Length shackleWas,
+        Length shackleIs,
+        Told moved,
+        Told turned,
+        double gap)
         implements Part {
     /** A lean by an angle gauge, degrees, and lengths by tape, mm. */
     private static final double GAUGED = 1.5;
@@ -78,7 +86,7 @@ public record Shackled(
         Length after = Length.ofRoundedMm(change.length());
         if (is.gap() > 0) {
             Told none = Told.measured(0, 0);
-            return new Shackled(was, Optional.empty(), before, after, none, none, is.gap());
+            return new Shackled(was, Optional.empty(), fixed.value(), before, after, none, none, is.gap());
         }
         Told[] all = {
             fixed, shackled, Told.measured(measures.length(), BOTH), Told.measured(measures.lean(), GAUGED),
@@ -86,6 +94,7 @@ public record Shackled(
         return new Shackled(
                 was,
                 Optional.of(is),
+                fixed.value(),
                 before,
                 after,
                 Carried.told(p -> move(p, measures, change).up(), all),

@@ -88,6 +88,7 @@ public record Truck(Optional<Shafts> shafts, Optional<Bags> bags, Told saddle) {
         return new TruckPlan.Line(
                 was.was(),
                 was.is(at, up, nose),
+                was.length().value(),
                 Carried.of(p -> p[0] + p[1] + p[2], was.pinion(), leaf, saddle),
                 Carried.of(p -> was.with(p[0], p[1], p[2], p[3]).uneven(), all),
                 Carried.of(p -> after(was, p).uneven(), all),

@@ -24,6 +24,7 @@ public record TruckPlan(Interval nose, Optional<Line> driveline, Optional<Bagged
     /**
      * A driveline before and after.
      *
+     * @param length of its last shaft, mm
      * @param pinion its slope down to the rear
      * @param wedge that makes pinion and engine parallel, nose up positive
      * @param slip of the slip joint, the shaft longer positive
@@ -31,6 +32,7 @@ public record TruckPlan(Interval nose, Optional<Line> driveline, Optional<Bagged
     public record Line(
             Driveline was,
             Driveline is,
+            double length,
             Interval pinion,
             Interval unevenWas,
             Interval uneven,

@@ -1,5 +1,7 @@
 package abbex.core.motorcycle;
 
+import java.util.Optional;
+
 /**
  * A swingarm and what presses its spring, in side view: x forward, z up, mm, all as it stands. A rocker turns on the frame with a
  * link to the arm, or on the arm with a link to the frame; or there is none, and the spring stands on the arm.
@@ -151,6 +153,46 @@ public record RearLinkage(
         double rvz = onArm ? (rx - arm.x()) * rate : 0;
         double own = (lx * (fvx - rvx) + lz * (fvz - rvz)) / (lz * (kx - rx) - lx * (kz - rz));
         return shortens(qx, qz, rvx - (qz - rz) * own, rvz + (qx - rx) * own);
+    }
+
+    /**
+     * Where its points are at a travel, for whoever draws it: see the fields of this record.
+     */
+    public record Pose(Point axle, Point rocker, Point knee, Point far, Point foot) {}
+
+    /** Empty where the link does not close. */
+    public Optional<Pose> at(double travel) {
+        double turn = turn(travel);
+        if (Double.isNaN(turn) || Double.isNaN(spring(travel))) {
+            return Optional.empty();
+        }
+        double cos = Math.cos(turn);
+        double sin = Math.sin(turn);
+        Point there = turned(axle, cos, sin);
+        if (kind == Kind.DIRECT) {
+            return Optional.of(new Pose(there, arm, arm, arm, turned(foot, cos, sin)));
+        }
+        boolean onArm = kind == Kind.ROCKER_ON_ARM;
+        Point r = onArm ? turned(rocker, cos, sin) : rocker;
+        Point f = onArm ? far : turned(far, cos, sin);
+        double radius = rocker.away(knee);
+        double away = r.away(f);
+        double along = (radius * radius - link * link + away * away) / (2 * away);
+        double aside = Math.sqrt(Math.max(0, radius * radius - along * along)) * side();
+        double dx = f.x() - r.x();
+        double dz = f.z() - r.z();
+        Point k = new Point(r.x() + (along * dx - aside * dz) / away, r.z() + (along * dz + aside * dx) / away);
+        double own =
+                Math.atan2(k.z() - r.z(), k.x() - r.x()) - Math.atan2(knee.z() - rocker.z(), knee.x() - rocker.x());
+        double qx = foot.x() - rocker.x();
+        double qz = foot.z() - rocker.z();
+        Point q = new Point(
+                r.x() + qx * Math.cos(own) - qz * Math.sin(own), r.z() + qx * Math.sin(own) + qz * Math.cos(own));
+        return Optional.of(new Pose(there, r, k, f, q));
+    }
+
+    private Point turned(Point p, double cos, double sin) {
+        return new Point(turnedX(p, cos, sin), turnedZ(p, cos, sin));
     }
 
     /** On which side of the line from rocker to link's far end the knee lies, as it is drawn. */
