@@ -97,25 +97,27 @@ final class CardWants {
         return parts;
     }
 
-    private static final Map<String, List<KitField>> BRINGS = Map.of(
-            "spring",
-            List.of(KitField.BOX, KitField.NEW_FREE, KitField.NEW_RATE, KitField.NEW_TABLE),
-            "damper",
-            List.of(KitField.NEW_GAS, KitField.NEW_LONG, KitField.NEW_SHORT),
-            "stop",
-            List.of(KitField.NEW_STOP),
-            "isolator",
-            List.of(KitField.NEW_PAD),
-            "helper",
-            List.of(KitField.NEW_SECOND_RATE),
-            "ring",
-            List.of(KitField.NEW_STACK),
-            "block",
-            List.of(KitField.BLOCK),
-            "shackle",
-            List.of(KitField.FIXED_EYE, KitField.SHACKLED_EYE),
-            "spindle",
-            List.of(KitField.SPINDLE));
+    private static final Map<String, List<KitField>> BRINGS = Map.ofEntries(
+            Map.entry("spring", List.of(KitField.BOX, KitField.NEW_FREE, KitField.NEW_RATE, KitField.NEW_TABLE)),
+            Map.entry("damper", List.of(KitField.NEW_GAS, KitField.NEW_LONG, KitField.NEW_SHORT, KitField.NEW_EYES)),
+            Map.entry("stop", List.of(KitField.NEW_STOP)),
+            Map.entry("isolator", List.of(KitField.NEW_PAD)),
+            Map.entry("helper", List.of(KitField.NEW_SECOND_RATE)),
+            Map.entry("ring", List.of(KitField.NEW_STACK)),
+            Map.entry("block", List.of(KitField.BLOCK)),
+            Map.entry(
+                    "shackle",
+                    List.of(
+                            KitField.FIXED_EYE,
+                            KitField.SHACKLED_EYE,
+                            KitField.NEW_SHACKLE,
+                            KitField.SHACKLE_FLIP,
+                            KitField.HANGER_UP,
+                            KitField.HANGER_BACK)),
+            Map.entry("saddle", List.of(KitField.FLIP_SADDLE, KitField.SADDLE_ANGLE)),
+            Map.entry("bag", List.of(KitField.BAG_AREA)),
+            Map.entry("link", List.of(KitField.NEW_LINK)),
+            Map.entry("spindle", List.of(KitField.SPINDLE)));
 
     static String supplied(Wanted wanted) {
         return Arrays.stream(End.values())

@@ -28,21 +28,20 @@ class JourneyTest {
         }
 
         void write(String id, String text) {
-            Locator field = page.locator("#" + id);
+            unfold(id);
+            hand.type(page.locator("#" + id), text);
+        }
+
+        void unfold(String id) {
             for (Locator fold : page.locator("details:has(#" + id + ")").all()) {
                 if (fold.getAttribute("open") == null) {
                     hand.press(fold.locator("> summary"));
                 }
             }
-            hand.type(field, text);
         }
 
         void tick(String id) {
-            for (Locator fold : page.locator("details:has(#" + id + ")").all()) {
-                if (fold.getAttribute("open") == null) {
-                    hand.press(fold.locator("> summary"));
-                }
-            }
+            unfold(id);
             hand.tick(page.locator("#" + id));
         }
 
@@ -88,8 +87,9 @@ class JourneyTest {
             assertThat(page.locator(".whyline")).hasText(Said.by("fit.finished"));
         }
 
-        void measured(String... readings) {
-            to("measure");
+        void setDown() {
+            hand.press(page.locator(".strip a[href*='/measure']"));
+            assertThat(page.locator("#walk")).isVisible();
             hand.press(page.getByRole(
                     AriaRole.BUTTON,
                     new Page.GetByRoleOptions().setName(Pattern.compile(Said.part("measure.set-down")))));
@@ -100,10 +100,11 @@ class JourneyTest {
         /** What is still to be answered is answered with a reason; then it is signed. */
         void handOver() {
             hand.press(page.locator(".strip a").last());
-            page.waitForURL(Pattern.compile(".*/sheet.*"));
+            assertThat(page.locator(".paper h1")).isVisible();
             Locator asks = page.locator("a.btn-primary[href$='/hand-over']");
             if (asks.count() > 0) {
                 hand.press(asks);
+                assertThat(page.locator("form.answers")).isVisible();
                 for (Locator answer : page.locator("fieldset.answer").all()) {
                     hand.tick(answer.locator("input[type=radio]").first());
                     hand.type(answer.locator(".why input"), "seen with the customer");
@@ -126,10 +127,9 @@ class JourneyTest {
             Stay stay = Stay.by(screen, CardHand.THUMB);
             stay.write("plate", "JT " + System.nanoTime() % 1_000_000);
             stay.write("name", "long bed");
-            screen.page
-                    .locator("label[for='outline-TRUCK-PICKUP'], #outline-TRUCK-PICKUP")
-                    .first()
-                    .tap();
+            screen.page.locator("label[for='outline-TRUCK-PICKUP']").first().tap();
+            stay.unfold("archRear");
+            screen.page.locator("#archRear").selectOption("SOLID_AXLE_LEAF");
             stay.hand().press(screen.page.locator("main form .btn-primary").last());
             assertThat(screen.page.locator("#in-LF")).isVisible();
             String job = stay.job();
@@ -147,7 +147,7 @@ class JourneyTest {
             assertThat(screen.page.locator(".planmachine .turns")).containsText(Said.by("machine.uneven"));
             assertThat(screen.page.locator(".planmachine .mech .shackle")).not().hasCount(0);
             stay.fit(job);
-            stay.measured();
+            stay.setDown();
             stay.round("HF", "20 1/8", "20 1/8", "21 7/16", "21 1/2");
             stay.handOver();
             screen.open("/jobs/" + job + "/plan");
@@ -192,7 +192,7 @@ class JourneyTest {
             assertThat(screen.page.locator(".behind")).isVisible();
             assertThat(screen.page.locator(".turns")).containsText(Said.by("machine.lean"));
             stay.fit(job);
-            stay.measured();
+            stay.setDown();
             stay.round("BIKE", "20 15/16", "3/8", "30 13/16", "15 1/4");
             stay.handOver();
             screen.open("/jobs/" + job + "/plan");

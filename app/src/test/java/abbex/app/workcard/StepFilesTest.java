@@ -29,8 +29,19 @@ import org.junit.jupiter.api.Test;
 /** What ships: cards of drawn vehicles by it, and files that do not fit. */
 class StepFilesTest {
     static final List<Chapter> BOOK = StepFiles.shipped();
-    private static final List<String> PARTS =
-            List.of("spring", "damper", "stop", "isolator", "helper", "ring", "block", "spindle", "shackle");
+    private static final List<String> PARTS = List.of(
+            "spring",
+            "damper",
+            "stop",
+            "isolator",
+            "helper",
+            "ring",
+            "block",
+            "spindle",
+            "shackle",
+            "saddle",
+            "bag",
+            "link");
 
     static Wanted drawn(Random random) {
         VehicleKind kind = VehicleKind.values()[random.nextInt(VehicleKind.values().length)];
