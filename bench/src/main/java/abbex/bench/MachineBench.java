@@ -110,23 +110,24 @@ public class MachineBench {
         return -60 + 0.6 * i;
     }
 
-    /** Lengths and ratios of a curve. */
+    /** The leverage curve: how much the spring shortens for each mm of the wheel. */
     @Benchmark
     public double linkageCurve() {
         double sum = 0;
         for (int i = 0; i < POSES; i++) {
-            sum += linkage.spring(travel(i)) + linkage.ratio(travel(i));
+            sum += linkage.ratio(travel(i));
         }
         return sum;
     }
 
-    /** The same lengths: the knee's two places so that rocker and link keep their lengths. */
+    /** The same from the lengths of neighbours: the knee's two places so that rocker and link keep their lengths. */
     @Benchmark
     public double linkageRival() {
         double[] at = {-135, -130};
         double rocker = Math.hypot(75, 25);
         double link = Math.hypot(55, 120);
         double sum = 0;
+        double last = 0;
         for (int i = 0; i < POSES; i++) {
             double turn = Math.asin(-60 / Math.hypot(600, 60)) - Math.asin((-60 + travel(i)) / Math.hypot(600, 60));
             double fx = -190 * Math.cos(turn) + 10 * Math.sin(turn);
@@ -135,7 +136,9 @@ public class MachineBench {
             double own = Math.atan2(at[1] + 105, at[0] + 60) - Math.atan2(-25, -75);
             double qx = -60 - 70 * Math.cos(own) - 40 * Math.sin(own);
             double qz = -105 - 70 * Math.sin(own) + 40 * Math.cos(own);
-            sum += Math.hypot(-60 - qx, 260 - qz);
+            double length = Math.hypot(-60 - qx, 260 - qz);
+            sum += (last - length) / 0.6;
+            last = length;
         }
         return sum;
     }

@@ -30,7 +30,7 @@ public record RearLinkage(
     /** A point in side view, mm. */
     public record Point(double x, double z) {
         double away(Point other) {
-            return Math.hypot(x - other.x, z - other.z);
+            return root(x - other.x, z - other.z);
         }
     }
 
@@ -61,11 +61,29 @@ public record RearLinkage(
         return arm.away(axle);
     }
 
-    /** The arm's turn for a travel of the wheel, up positive, mm; radians. NaN beyond the arm's length. */
-    private double turn(double travel) {
-        double high = axle.z() - arm.z();
-        double then = high + travel;
-        return Math.asin(high / radius()) - Math.asin(then / radius());
+    private static double square(double x, double z) {
+        return x * x + z * z;
+    }
+
+    /** Lengths of a machine neither overflow nor underflow: the plain root is ten times as fast as the careful one. */
+    private static double root(double x, double z) {
+        return Math.sqrt(square(x, z));
+    }
+
+    /** Cosine of the arm's turn for a travel of the wheel, up positive, mm; NaN beyond the arm's length. */
+    private double cos(double travel) {
+        double radius = radius();
+        double was = (axle.z() - arm.z()) / radius;
+        double is = was + travel / radius;
+        return Math.sqrt(1 - was * was) * Math.sqrt(1 - is * is) + was * is;
+    }
+
+    /** Its sine. */
+    private double sin(double travel) {
+        double radius = radius();
+        double was = (axle.z() - arm.z()) / radius;
+        double is = was + travel / radius;
+        return was * Math.sqrt(1 - is * is) - is * Math.sqrt(1 - was * was);
     }
 
     /**
@@ -77,15 +95,14 @@ public record RearLinkage(
         if (kind == Kind.DIRECT) {
             return 0;
         }
-        double turn = turn(travel);
-        double cos = Math.cos(turn);
-        double sin = Math.sin(turn);
+        double cos = cos(travel);
+        double sin = sin(travel);
         boolean onArm = kind == Kind.ROCKER_ON_ARM;
         double rx = onArm ? turnedX(rocker, cos, sin) : rocker.x();
         double rz = onArm ? turnedZ(rocker, cos, sin) : rocker.z();
         double fx = onArm ? far.x() : turnedX(far, cos, sin);
         double fz = onArm ? far.z() : turnedZ(far, cos, sin);
-        double away = Math.hypot(fx - rx, fz - rz);
+        double away = root(fx - rx, fz - rz);
         double radius = rocker.away(knee);
         return Math.max(0, Math.max(away - (link + radius), Math.abs(link - radius) - away));
     }
@@ -109,11 +126,15 @@ public record RearLinkage(
     }
 
     private double pose(double travel, boolean ratio) {
-        double turn = turn(travel);
-        double cos = Math.cos(turn);
-        double sin = Math.sin(turn);
-        // The arm turns by so much for each mm of the wheel: dz = (x axle − x pivot)·dφ.
-        double rate = 1 / (turnedX(axle, cos, sin) - arm.x());
+        double over = 1 / radius();
+        double was = (axle.z() - arm.z()) * over;
+        double is = was + travel * over;
+        double level = Math.sqrt(1 - is * is);
+        double before = Math.sqrt(1 - was * was);
+        double cos = before * level + was * is;
+        double sin = was * level - is * before;
+        // The arm turns by so much for each mm of the wheel, up turning it back: dz = (x axle − x pivot)·dφ.
+        double rate = -over / level;
         if (kind == Kind.DIRECT) {
             double qx = turnedX(foot, cos, sin);
             double qz = turnedZ(foot, cos, sin);
@@ -124,21 +145,23 @@ public record RearLinkage(
         double rz = onArm ? turnedZ(rocker, cos, sin) : rocker.z();
         double fx = onArm ? far.x() : turnedX(far, cos, sin);
         double fz = onArm ? far.z() : turnedZ(far, cos, sin);
-        double radius = rocker.away(knee);
+        double rocks = square(knee.x() - rocker.x(), knee.z() - rocker.z());
         double dx = fx - rx;
         double dz = fz - rz;
-        double away = Math.hypot(dx, dz);
-        double along = (radius * radius - link * link + away * away) / (2 * away);
-        double square = radius * radius - along * along;
-        if (!(square >= 0)) {
+        // The circles' meeting as parts of the way between their middles: one root less than in lengths.
+        double apart = 1 / square(dx, dz);
+        double along = 0.5 * ((rocks - link * link) * apart + 1);
+        double rest = rocks * apart - along * along;
+        if (!(rest >= 0)) {
             return Double.NaN;
         }
-        double aside = Math.sqrt(square) * side();
-        double kx = rx + (along * dx - aside * dz) / away;
-        double kz = rz + (along * dz + aside * dx) / away;
+        double aside = Math.sqrt(rest) * side();
+        double kx = rx + along * dx - aside * dz;
+        double kz = rz + along * dz + aside * dx;
         // The rocker's own turn carries the spring's foot with it.
-        double c = ((kx - rx) * (knee.x() - rocker.x()) + (kz - rz) * (knee.z() - rocker.z())) / (radius * radius);
-        double s = ((kz - rz) * (knee.x() - rocker.x()) - (kx - rx) * (knee.z() - rocker.z())) / (radius * radius);
+        double whole = 1 / rocks;
+        double c = ((kx - rx) * (knee.x() - rocker.x()) + (kz - rz) * (knee.z() - rocker.z())) * whole;
+        double s = ((kz - rz) * (knee.x() - rocker.x()) - (kx - rx) * (knee.z() - rocker.z())) * whole;
         double qx = rx + (foot.x() - rocker.x()) * c - (foot.z() - rocker.z()) * s;
         double qz = rz + (foot.x() - rocker.x()) * s + (foot.z() - rocker.z()) * c;
         if (!ratio) {
@@ -162,12 +185,11 @@ public record RearLinkage(
 
     /** Empty where the link does not close. */
     public Optional<Pose> at(double travel) {
-        double turn = turn(travel);
-        if (Double.isNaN(turn) || Double.isNaN(spring(travel))) {
+        if (Double.isNaN(spring(travel))) {
             return Optional.empty();
         }
-        double cos = Math.cos(turn);
-        double sin = Math.sin(turn);
+        double cos = cos(travel);
+        double sin = sin(travel);
         Point there = turned(axle, cos, sin);
         if (kind == Kind.DIRECT) {
             return Optional.of(new Pose(there, arm, arm, arm, turned(foot, cos, sin)));
@@ -203,7 +225,7 @@ public record RearLinkage(
     }
 
     private double length(double x, double z) {
-        return Math.hypot(top.x() - x, top.z() - z);
+        return root(top.x() - x, top.z() - z);
     }
 
     private double shortens(double x, double z, double vx, double vz) {

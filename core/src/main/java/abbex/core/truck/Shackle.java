@@ -17,12 +17,18 @@ public record Shackle(double chord, double hangerX, double hangerZ, double lengt
     /**
      * Where its eye is.
      *
-     * @param lean of the shackle from the perpendicular to the spring's chord, degrees, its eye away from the fixed one positive
+     * @param along from the hanger along the spring's chord, mm, away from the fixed eye positive
+     * @param across the same across the chord, mm
      */
-    public record At(double eyeX, double eyeZ, double lean) {
+    public record At(double eyeX, double eyeZ, double along, double across) {
+        /** The shackle from the perpendicular to the spring's chord, degrees, its eye away from the fixed one positive. */
+        public double lean() {
+            return Math.toDegrees(Math.atan2(along, across));
+        }
+
         /** It lies so near to a line with the spring that it may turn over. */
         public boolean turnsOver() {
-            return Math.abs(lean) > 90 - TURNS_OVER;
+            return Math.abs(lean()) > 90 - TURNS_OVER;
         }
     }
 
@@ -35,7 +41,15 @@ public record Shackle(double chord, double hangerX, double hangerZ, double lengt
 
     /** By how much it cannot close, mm; 0 where it can. */
     public double gap() {
-        double away = Math.hypot(hangerX, hangerZ);
+        return gap(away());
+    }
+
+    /** The frame's eyes from each other: lengths of a machine need no careful root. */
+    private double away() {
+        return Math.sqrt(hangerX * hangerX + hangerZ * hangerZ);
+    }
+
+    private double gap(double away) {
         return Math.max(0, Math.max(away - (chord + length), Math.abs(chord - length) - away));
     }
 
@@ -45,10 +59,10 @@ public record Shackle(double chord, double hangerX, double hangerZ, double lengt
      * @throws IllegalArgumentException where spring and shackle do not meet, with by how much
      */
     public At at() {
-        if (gap() > 0) {
+        double away = away();
+        if (gap(away) > 0) {
             throw new IllegalArgumentException("shackle: " + gap() + " mm from meeting the spring's eye");
         }
-        double away = Math.hypot(hangerX, hangerZ);
         double along = (chord * chord - length * length + away * away) / (2 * away);
         double aside = Math.sqrt(Math.max(0, chord * chord - along * along)) * (hangs ? -1 : 1);
         double x = (along * hangerX - aside * hangerZ) / away;
@@ -58,12 +72,12 @@ public record Shackle(double chord, double hangerX, double hangerZ, double lengt
         double sz = z - hangerZ;
         double with = (sx * x + sz * z) / chord;
         double across = Math.abs(sx * z - sz * x) / chord;
-        return new At(x, z, Math.toDegrees(Math.atan2(with, across)));
+        return new At(x, z, with, across);
     }
 
     /** How far the spring may grow on its way to flat until the shackle lies in line with it and turns over, mm. */
     public double growth() {
-        return Math.hypot(hangerX, hangerZ) + length - chord;
+        return away() + length - chord;
     }
 
     public Shackle with(double other) {
