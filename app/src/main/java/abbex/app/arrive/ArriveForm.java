@@ -4,15 +4,19 @@ import abbex.app.form.Form;
 import abbex.core.figure.Place;
 import abbex.core.heights.Advertised;
 import abbex.core.heights.SheetState;
+import abbex.core.motorcycle.Steering;
+import abbex.core.units.Angle;
 import abbex.core.units.Length;
 import abbex.core.units.TapeReading;
 import abbex.core.units.TapeText;
 import abbex.core.vehicle.Architecture;
 import abbex.core.vehicle.VehicleKind;
+import java.math.BigDecimal;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.UUID;
 
 /** What is typed when a vehicle is received: every text is kept as typed, whatever becomes of it. */
@@ -105,10 +109,8 @@ public class ArriveForm {
         Looks looks = looks();
         VehicleKind kind = looks.kind();
         boolean fork = kind.singleTrack();
-        if (fork
-                && !text("headAngle").isEmpty()
-                && SheetState.degrees(text("headAngle")).isEmpty()) {
-            form.problem("headAngle", "problem.degrees");
+        if (fork && !text("headAngle").isEmpty()) {
+            headAngle();
         }
         return new VehicleFacts(
                 id,
@@ -125,6 +127,26 @@ public class ArriveForm {
                         fork && form.at("headAngle") == null ? text("headAngle") : "",
                         kind.cabAndBed() && text("dualRear").equals("on")),
                 measures);
+    }
+
+    /** From the vertical: what only fits from the ground is offered so. */
+    private void headAngle() {
+        OptionalDouble read = SheetState.degrees(text("headAngle")).stream()
+                .mapToDouble(Angle::degrees)
+                .findFirst();
+        if (read.isEmpty()) {
+            form.problem("headAngle", "problem.degrees");
+        } else if (!(read.getAsDouble() > 0 && read.getAsDouble() < Steering.MOST)) {
+            form.problem(
+                    "headAngle",
+                    "problem.headangle",
+                    "read",
+                    text("headAngle"),
+                    "else",
+                    BigDecimal.valueOf(90 - read.getAsDouble())
+                            .stripTrailingZeros()
+                            .toPlainString());
+        }
     }
 
     /** By the outline that was tapped; by kind and shape where those are sent. A page that has outlines must have one tapped. */

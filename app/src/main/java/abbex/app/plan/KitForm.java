@@ -9,9 +9,12 @@ import abbex.app.kit.StackSizes;
 import abbex.app.kit.TurnsText;
 import abbex.core.kit.Stacks;
 import abbex.core.kit.Wish;
+import abbex.core.motorcycle.SideStand;
+import abbex.core.truck.HelperBags;
 import abbex.core.units.ForceText;
 import abbex.core.units.ForceUnit;
 import abbex.core.units.Length;
+import abbex.core.units.Pressure;
 import abbex.core.units.RateUnit;
 import abbex.core.units.TapeReading;
 import abbex.core.units.TapeText;
@@ -214,6 +217,8 @@ final class KitForm {
                 List.of(KitField.ENGINE_SLOPE, KitField.SHAFT_SLOPE, KitField.PINION_SLOPE, KitField.SHAFT_LENGTH));
         needs(form, all, end, KitField.SHAFT2_SLOPE, KitField.SHAFT_SLOPE);
         needs(form, all, end, KitField.BAG_PRESSURE, KitField.BAG_AREA);
+        bag(form, all, end);
+        stand(form, all, end);
         whole(form, all, end, List.of(KitField.LEFT_HIGH, KitField.LEFT_OUT));
         whole(form, all, end, List.of(KitField.RIGHT_HIGH, KitField.RIGHT_OUT));
         whole(form, all, end, List.of(KitField.OLD_LINK, KitField.NEW_LINK));
@@ -240,6 +245,42 @@ final class KitForm {
                         KitField.KNEE_UP,
                         KitField.FAR_BACK,
                         KitField.FAR_UP));
+    }
+
+    /** Under its least a bag pinches. */
+    private static void bag(Form form, KitValues all, End end) {
+        Double set = value(all, end, KitField.BAG_PRESSURE);
+        double least = HelperBags.LEAST;
+        if (set != null && set < least - 0.01) {
+            form.problem(
+                    new KitValues.Key(end, KitField.BAG_PRESSURE).name(),
+                    "problem.kit.bag",
+                    "read",
+                    new Pressure(set),
+                    "least",
+                    new Pressure(least));
+        }
+    }
+
+    /** A stand on which a machine can lean at all. */
+    private static void stand(Form form, KitValues all, End end) {
+        Double height = value(all, end, KitField.STAND_HEIGHT);
+        Double out = value(all, end, KitField.STAND_OUT);
+        Double length = value(all, end, KitField.STAND_LENGTH);
+        Double spread = value(all, end, KitField.STAND_SPREAD);
+        if (height != null
+                && out != null
+                && length != null
+                && spread != null
+                && SideStand.read(height, out, length, spread).isEmpty()) {
+            form.problem(
+                    new KitValues.Key(end, KitField.STAND_LENGTH).name(),
+                    "problem.kit.stand",
+                    "read",
+                    Length.ofRoundedMm(length),
+                    "most",
+                    Length.ofRoundedMm((height + out) / Math.cos(Math.toRadians(spread))));
+        }
     }
 
     /** A figure that counts from another one. */

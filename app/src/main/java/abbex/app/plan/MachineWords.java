@@ -75,7 +75,7 @@ class MachineWords {
 
     private static Optional<LinkageDrawing> linkage(Job job, KitPlans.Planned planned) {
         return parts(planned, Linked.class)
-                .filter(part -> part.troubles(End.REAR).isEmpty())
+                .filter(Linked::stands)
                 .findFirst()
                 .map(part -> LinkageDrawing.of(part.was(), part.is(), part.move(), radius(job, TYRE)));
     }

@@ -127,17 +127,23 @@ class KitWordsTest {
                 new Shackled.Change(between(random, 80, 160), false, 0, random.nextInt(8) == 0 ? 400 : 0));
     }
 
+    private static RearLinkage.Point back(double back, double up) {
+        return new RearLinkage.Point(back, up);
+    }
+
+    /** A usual one, and one whose short rocker ends over a bump. */
     private static Part link(Random random) {
+        boolean ends = random.nextInt(4) == 0;
         return Linked.of(
                 new Linked.Measures(
                         RearLinkage.Kind.ROCKER_ON_FRAME,
-                        new RearLinkage.Point(600, -60),
-                        new RearLinkage.Point(60, -105),
-                        new RearLinkage.Point(135, -130),
-                        new RearLinkage.Point(190, -10),
-                        new RearLinkage.Point(130, -65),
-                        new RearLinkage.Point(60, 260)),
-                new Linked.Change(random.nextBoolean() ? 5 : 900, 0, 0, 0),
+                        back(600, -60),
+                        back(60, -105),
+                        ends ? back(95, -122) : back(135, -130),
+                        ends ? back(400, -10) : back(190, -10),
+                        ends ? back(100, -100) : back(130, -65),
+                        back(60, 260)),
+                new Linked.Change(ends ? between(random, -6, 6) : random.nextInt(4) == 0 ? 900 : 5, 0, 0, 0),
                 Optional.empty(),
                 Told.typical(1200, 300));
     }

@@ -46,8 +46,11 @@ public sealed interface KitFinding extends Finding {
     /** What is fitted does not go together: its spring carries less than what the gas pushes out, or is solid under its load. */
     record CannotCarry(End place) implements KitFinding, Stop {}
 
-    /** A link with which nothing closes, and by how much. */
-    record LinkWillNotClose(End place, Length gap) implements KitFinding, Stop {}
+    /** A link with which nothing closes: by how much, and at which travel of the wheel it is nearest to that. */
+    record LinkWillNotClose(End place, Length gap, Length at) implements KitFinding, Stop {}
+
+    /** A link that no longer closes once the wheel has gone up so far over a bump. */
+    record LinkRunsOut(End place, Length at) implements KitFinding, Stop {}
 
     /** A shackle with which spring and hanger do not meet, and by how much. */
     record ShackleWillNotClose(End place, Length gap) implements KitFinding, Stop {}

@@ -19,9 +19,9 @@ import java.util.Optional;
  * @param was before
  * @param is after; nothing of it stands where it does not close
  * @param moved of the wheel towards the body, mm, with one standard deviation
- * @param gap by how much the link does not close, mm
+ * @param open where and by how much its link does not close; empty where it does
  */
-public record Linked(RearLinkage was, RearLinkage is, Length longer, Length shorter, Told moved, double gap)
+public record Linked(RearLinkage was, RearLinkage is, Length longer, Length shorter, Told moved, Optional<Open> open)
         implements Part {
     /** A point by tape from the arm's pivot, mm each way. */
     private static final double TAPED = 2;
@@ -120,7 +120,7 @@ public record Linked(RearLinkage was, RearLinkage is, Length longer, Length shor
         double down =
                 drop(was, is, change.shorter(), rate.map(Told::value).orElse(Double.POSITIVE_INFINITY), load.value());
         if (Double.isNaN(down)) {
-            return new Linked(was, is, longer, shorter, Told.measured(0, 0), gap(is));
+            return new Linked(was, is, longer, shorter, Told.measured(0, 0), Optional.of(nearest(is)));
         }
         Told[] points = measures.told();
         Told[] all = Arrays.copyOf(points, points.length + 4);
@@ -142,7 +142,8 @@ public record Linked(RearLinkage was, RearLinkage is, Length longer, Length shor
         double soft = rate.isPresent()
                 ? 0
                 : sure(drop(was, is, change.shorter(), usual(was, load), load.value()), down) - down;
-        return new Linked(was, is, longer, shorter, Told.measured(down, Math.hypot(carried.standard(), soft)), 0);
+        return new Linked(
+                was, is, longer, shorter, Told.measured(down, Math.hypot(carried.standard(), soft)), runsOut(is, down));
     }
 
     /** As good as rigid, N/mm. */
@@ -162,18 +163,44 @@ public record Linked(RearLinkage was, RearLinkage is, Length longer, Length shor
         }
     }
 
-    /** The least by which it misses anywhere near. */
-    private static double gap(RearLinkage is) {
+    /**
+     * A pose in which a link does not close.
+     *
+     * @param travel of the wheel up from the planned height, or from where it stands now if it closes nowhere, mm
+     * @param gap mm; nothing where the arm itself ends
+     */
+    public record Open(double travel, double gap) {}
+
+    /** Where it misses least, when it closes nowhere near. */
+    private static Open nearest(RearLinkage is) {
+        Open nearest = new Open(0, 0);
         double least = Double.POSITIVE_INFINITY;
         for (int travel = -FAR; travel <= FAR; travel++) {
             double gap = is.gap(travel);
-            least = Double.isNaN(gap) ? least : Math.min(least, gap);
+            if (gap < least) {
+                least = gap;
+                nearest = new Open(travel, gap);
+            }
         }
-        return Double.isInfinite(least) ? 0 : least;
+        return nearest;
     }
 
-    private boolean open() {
-        return moved.standard() == 0 && (gap > 0 || moved.value() == 0 && !(was.equals(is) && shorter.sign() == 0));
+    /** A wheel goes up so far over a bump, mm: with another link it must still close there (common practice). */
+    private static final int BUMP = 60;
+
+    private static Optional<Open> runsOut(RearLinkage is, double down) {
+        for (int travel = 1; travel <= BUMP; travel++) {
+            double gap = is.gap(down + travel);
+            if (!(gap <= 0)) {
+                return Optional.of(new Open(travel, Double.isNaN(gap) ? 0 : gap));
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** It stands on its link, even where that runs out over a bump. */
+    public boolean stands() {
+        return moved.standard() > 0 || open.isEmpty();
     }
 
     @Override
@@ -198,7 +225,12 @@ public record Linked(RearLinkage was, RearLinkage is, Length longer, Length shor
 
     @Override
     public List<KitFinding> troubles(End end) {
-        return open() ? List.of(new KitFinding.LinkWillNotClose(end, Length.ofRoundedMm(gap))) : List.of();
+        return open.<List<KitFinding>>map(at -> List.of(
+                        stands()
+                                ? new KitFinding.LinkRunsOut(end, Length.ofRoundedMm(at.travel()))
+                                : new KitFinding.LinkWillNotClose(
+                                        end, Length.ofRoundedMm(at.gap()), Length.ofRoundedMm(at.travel()))))
+                .orElse(List.of());
     }
 
     @Override

@@ -12,6 +12,9 @@ package abbex.core.truck;
 public record HelperBags(double area, int bags, double lever, double least, double most) {
     public static final double PSI = 6.894757293168;
 
+    /** Under about this gauge pressure a bag pinches, kPa: 5 psi (common practice). */
+    public static final double LEAST = 5 * PSI;
+
     public HelperBags {
         if (!(area > 0 && bags > 0 && lever > 0 && least >= 0 && most > least)) {
             throw new IllegalArgumentException(
@@ -21,7 +24,7 @@ public record HelperBags(double area, int bags, double lever, double least, doub
 
     /** Over the axle, from 5 to 100 psi. */
     public static HelperBags pair(double area) {
-        return new HelperBags(area, 2, 1, 5 * PSI, 100 * PSI);
+        return new HelperBags(area, 2, 1, LEAST, 100 * PSI);
     }
 
     /** What they carry at the axle, N. */
