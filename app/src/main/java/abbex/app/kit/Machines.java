@@ -52,6 +52,11 @@ final class Machines {
 
     private static final double AREA = 0.08;
 
+    /** Levers of a pack that nobody measured, and the arch that it has left at ride height, mm (common practice). */
+    private static final Told LEVER = Told.typical(650, 40);
+
+    private static final Told ARCHED = Told.typical(60, 30);
+
     private Machines() {}
 
     private static Optional<Told> told(KitValues values, End end, KitField field, double standard) {
@@ -291,7 +296,15 @@ final class Machines {
         return Optional.of(new Truck(
                 shafts(values),
                 bags(values, rear),
+                axle == Architecture.SOLID_AXLE_LEAF ? Optional.of(pack(values)) : Optional.empty(),
                 told(values, End.REAR, KitField.SADDLE_ANGLE, GAUGE).orElse(Told.measured(0, 0))));
+    }
+
+    private static Truck.Pack pack(KitValues values) {
+        return new Truck.Pack(
+                told(values, End.REAR, KitField.LEAF_FIXED, TAPED).orElse(LEVER),
+                told(values, End.REAR, KitField.LEAF_SHACKLED, TAPED).orElse(LEVER),
+                ARCHED);
     }
 
     private static Optional<Truck.Shafts> shafts(KitValues values) {

@@ -181,6 +181,12 @@ class MachineWords {
                     length(bags.without().value(), reader),
                     half(bags.without(), reader),
                     "REAR_BAG_AREA"));
+            bags.nose()
+                    .ifPresent(nose -> facts.add(fact(
+                            "loaded", "", plain(nose.value()), halfDegrees(nose), "REAR_LEAF_FIXED")));
+            bags.back()
+                    .ifPresent(back -> facts.add(fact(
+                            "back", "", length(back.value(), reader), half(back, reader), "REAR_LEAF_SHACKLED")));
         });
     }
 
@@ -195,12 +201,16 @@ class MachineWords {
         return String.format(Locale.ROOT, "%.1f°", degrees).replace('-', '−');
     }
 
+    private static String halfDegrees(Interval is) {
+        return String.format(Locale.ROOT, "± %.1f°", Math.max(0.1, is.half()));
+    }
+
     private MachineView.Fact degrees(String key, double was, Interval is, String field) {
         return fact(
                 key,
                 plain(was),
                 plain(is.value()),
-                String.format(Locale.ROOT, "± %.1f°", Math.max(0.1, is.half())),
+                halfDegrees(is),
                 field);
     }
 

@@ -177,6 +177,7 @@ class KitWordsTest {
                         Optional.of(5000.0),
                         random.nextBoolean(),
                         exact(35))),
+                Optional.empty(),
                 exact(between(random, -4, 4)));
     }
 

@@ -161,10 +161,7 @@ class BackupTest {
     @ParameterizedTest
     @CsvSource({
         "migration-3.sql.gz, floor-line-2158, 11, 168",
-        "migration-4.sql.gz, floor-line-7157, 11, 168",
         "migration-7.sql.gz, floor-line-7836, 11, 180",
-        "migration-8.sql.gz, floor-line-9964, 13, 220",
-        "migration-10.sql.gz, floor-line-1116, 13, 220",
         "migration-11.sql.gz, floor-line-5881, 13, 220",
         "migration-14.sql.gz, floor-line-4785, 13, 220"
     })

@@ -15,8 +15,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
 /**
- * Whole cards from the plan to the last torque: by thumbs alone, and by keys alone, each reached by the tab key. A truck by thumbs
- * and a motorcycle by keys go from arrival to hand-over in {@link JourneyTest}.
+ * Whole cards from the plan to the last torque: by thumbs alone, and by keys alone, each reached by the tab key. Trucks and
+ * motorcycles go from arrival to hand-over in {@link JourneyTest}.
  */
 @ExtendWith(Shop.class)
 class CardByHandTest {
@@ -75,8 +75,6 @@ class CardByHandTest {
     }
 
     private static final String[] STRUTS = {"archFront", "STRUT"};
-    private static final String[] LEAVES = {"kind", "TRUCK", "archRear", "SOLID_AXLE_LEAF"};
-    private static final String[] BIKE = {"kind", "MOTORCYCLE"};
 
     @Test
     void a_strut_car_alone_on_jacks_by_keys() {
@@ -86,15 +84,5 @@ class CardByHandTest {
     @Test
     void a_strut_car_alone_on_jacks_by_thumbs() {
         card(Screen.tablet(), CardHand.THUMB, "FRONT_BOX", List.of("helper"), STRUTS);
-    }
-
-    @Test
-    void a_live_axle_truck_with_two_people_by_keys() {
-        card(Screen.desk(), CardHand.KEYS, "REAR_BOX", List.of("lift"), LEAVES);
-    }
-
-    @Test
-    void a_motorcycle_by_thumbs() {
-        card(Screen.tablet(), CardHand.THUMB, "REAR_BOX", List.of(), BIKE);
     }
 }

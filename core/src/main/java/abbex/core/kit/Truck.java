@@ -3,14 +3,16 @@ package abbex.core.kit;
 import abbex.core.truck.Driveline;
 import abbex.core.truck.Driveline.Direction;
 import abbex.core.truck.HelperBags;
+import abbex.core.truck.LeafTravel;
 import java.util.Optional;
 
 /**
  * What of a live rear axle turns or carries beside its springs, as far as it was measured.
  *
+ * @param pack of its leaves; empty where it has none
  * @param saddle of a wedge or new saddles, degrees, the pinion's nose up positive
  */
-public record Truck(Optional<Shafts> shafts, Optional<Bags> bags, Told saddle) {
+public record Truck(Optional<Shafts> shafts, Optional<Bags> bags, Optional<Pack> pack, Told saddle) {
     /** A pinion's joint sits so far before its axle where nobody measured it, mm (common practice). */
     public static final Told AHEAD = Told.typical(300, 40);
 
@@ -50,6 +52,9 @@ public record Truck(Optional<Shafts> shafts, Optional<Bags> bags, Told saddle) {
         }
     }
 
+    /** Leaves from the fixed eye to the axle and from there to the other eye, and how high their eyes lie over their seat, mm. */
+    public record Pack(Told fixed, Told shackled, Told arch) {}
+
     /**
      * Helper bags and what is put on them.
      *
@@ -69,7 +74,7 @@ public record Truck(Optional<Shafts> shafts, Optional<Bags> bags, Told saddle) {
      */
     public TruckPlan lowered(Told drop, Told leaf) {
         Interval nose = Carried.of(p -> p[0] + p[1], leaf, saddle);
-        return new TruckPlan(nose, shafts.map(was -> line(was, drop, leaf)), bags.map(Truck::carried));
+        return new TruckPlan(nose, shafts.map(was -> line(was, drop, leaf)), bags.map(this::carried));
     }
 
     /** How far a pinion's joint goes up as the axle does, mm. */
@@ -112,12 +117,34 @@ public record Truck(Optional<Shafts> shafts, Optional<Bags> bags, Told saddle) {
         return was.is(p, joint(p[5], nose, p[8]), nose);
     }
 
-    private static TruckPlan.Bagged carried(Bags bags) {
+    private TruckPlan.Bagged carried(Bags bags) {
         HelperBags pair = HelperBags.pair(bags.area().value());
         return new TruckPlan.Bagged(
                 bags,
                 pair.carry(bags.load().value()),
                 Carried.of(p -> HelperBags.pair(p[0]).carry(p[1]).pressure(), bags.area(), bags.load()),
-                Carried.of(p -> p[0] / (2 * p[1]), bags.load(), bags.wheelRate()));
+                Carried.of(p -> p[0] / (2 * p[1]), bags.load(), bags.wheelRate()),
+                pack.map(leaves -> travelled(leaves, bags, false)),
+                pack.map(leaves -> travelled(leaves, bags, true)));
     }
+
+    /** How a load that the springs carry alone turns the pinion's nose up, degrees, or shifts the axle back, mm. */
+    private static Interval travelled(Pack leaves, Bags bags, boolean back) {
+        double off = back ? LeafTravel.PATH_OFF : LeafTravel.TURN_OFF;
+        return Carried.of(
+                p -> {
+                    double up = Math.min(p[0] / (2 * p[1]), FAR);
+                    LeafTravel.Move move = new LeafTravel(p[2], p[3], p[4]).move(up);
+                    return (back ? move.back() : move.nose()) + p[5] * up / LeafTravel.SEEN_OVER;
+                },
+                bags.load(),
+                bags.wheelRate(),
+                leaves.fixed(),
+                leaves.shackled(),
+                leaves.arch(),
+                new Told(0, off, Told.Origin.PRINTED));
+    }
+
+    /** No rear axle has more travel than this, mm. */
+    private static final double FAR = 200;
 }

@@ -48,8 +48,16 @@ public record TruckPlan(Interval nose, Optional<Line> driveline, Optional<Bagged
      * Bags under their load.
      *
      * @param without how far the load would let the rear down on its springs alone
+     * @param nose how far it would turn the pinion's nose up then; empty where there are no leaves
+     * @param back how far it would shift the axle towards the shackle
      */
-    public record Bagged(Truck.Bags of, HelperBags.Set set, Interval pressure, Interval without) {}
+    public record Bagged(
+            Truck.Bags of,
+            HelperBags.Set set,
+            Interval pressure,
+            Interval without,
+            Optional<Interval> nose,
+            Optional<Interval> back) {}
 
     /** What there is to say of it. */
     List<KitFinding> findings() {

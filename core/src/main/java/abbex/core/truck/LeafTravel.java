@@ -12,13 +12,14 @@ package abbex.core.truck;
 public record LeafTravel(double fixed, double shackled, double arch) {
     private static final double LINK = 0.75;
 
-    /**
-     * By how much a thin leaf may go elsewhere, as a part of what the model says for a uniform one: one standard deviation
-     * (compared with an elastica over ± 60 mm in the tests).
-     */
-    public static final double PATH_OFF = 0.12;
+    /** How far thin leaves go elsewhere over 60 mm: one standard deviation, mm along (held against an elastica in the tests). */
+    public static final double PATH_OFF = 0.4;
 
-    public static final double TURN_OFF = 0.2;
+    /** The same of their turn, degrees. */
+    public static final double TURN_OFF = 0.03;
+
+    /** What these were seen over, mm; less far in proportion. */
+    public static final double SEEN_OVER = 60;
 
     public LeafTravel {
         new LeafSpan(fixed, shackled);

@@ -118,6 +118,7 @@ class TruckSimulationTest {
                         gauge(pinion, factor, random),
                         Told.measured(reach + factor * random.nextGaussian() * 3, 3))),
                 Optional.empty(),
+                Optional.empty(),
                 saddle == 0 ? Told.measured(0, 0) : gauge(saddle, factor, random));
         KitPlan plan = KitPlan.predict(
                         new PerEnd<>(now, now),

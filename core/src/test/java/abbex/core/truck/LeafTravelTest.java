@@ -97,8 +97,8 @@ class LeafTravelTest {
             }
         }
         System.out.printf("three links against thin leaves: path %.2f mm, turn %.2f deg%n", worstPath, worstTurn);
-        assertTrue(worstPath < 1.5, worstPath + " mm");
-        assertTrue(worstTurn < 0.5, worstTurn + " degrees");
+        assertTrue(worstPath < 2 * LeafTravel.PATH_OFF, worstPath + " mm");
+        assertTrue(worstTurn < 2 * LeafTravel.TURN_OFF, worstTurn + " degrees");
     }
 
     @Test
