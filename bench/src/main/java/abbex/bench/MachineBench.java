@@ -95,8 +95,7 @@ public class MachineBench {
                         Optional.of(6400.0),
                         false,
                         Typical.wheelRate(load))),
-                Optional.of(new Truck.Pack(
-                        Told.measured(640, 1.5), Told.measured(720, 1.5), Told.typical(60, 30))),
+                Optional.of(new Truck.Pack(Told.measured(640, 1.5), Told.measured(720, 1.5), Told.typical(60, 30))),
                 Told.measured(1, 0.3));
     }
 

@@ -6,8 +6,6 @@ import static abbex.app.fitment.WheelSet.Use.NOW;
 import static abbex.app.fitment.WheelSet.Use.PLANNED;
 import static abbex.core.heights.Method.HF;
 import static abbex.core.vehicle.Corner.LF;
-import static abbex.core.vehicle.Corner.RF;
-import static abbex.core.vehicle.Corner.RR;
 import static abbex.core.vehicle.End.REAR;
 
 import abbex.app.arrive.Job.Place;

@@ -182,11 +182,11 @@ class MachineWords {
                     half(bags.without(), reader),
                     "REAR_BAG_AREA"));
             bags.nose()
-                    .ifPresent(nose -> facts.add(fact(
-                            "loaded", "", plain(nose.value()), halfDegrees(nose), "REAR_LEAF_FIXED")));
+                    .ifPresent(nose ->
+                            facts.add(fact("loaded", "", plain(nose.value()), halfDegrees(nose), "REAR_LEAF_FIXED")));
             bags.back()
-                    .ifPresent(back -> facts.add(fact(
-                            "back", "", length(back.value(), reader), half(back, reader), "REAR_LEAF_SHACKLED")));
+                    .ifPresent(back -> facts.add(
+                            fact("back", "", length(back.value(), reader), half(back, reader), "REAR_LEAF_SHACKLED")));
         });
     }
 
@@ -206,12 +206,7 @@ class MachineWords {
     }
 
     private MachineView.Fact degrees(String key, double was, Interval is, String field) {
-        return fact(
-                key,
-                plain(was),
-                plain(is.value()),
-                halfDegrees(is),
-                field);
+        return fact(key, plain(was), plain(is.value()), halfDegrees(is), field);
     }
 
     private MachineView.Fact length(String key, double was, Interval is, String field, Reader reader) {

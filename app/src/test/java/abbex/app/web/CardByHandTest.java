@@ -15,8 +15,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
 /**
- * Whole cards from the plan to the last torque: by thumbs alone, and by keys alone, each reached by the tab key. Trucks and
- * motorcycles go from arrival to hand-over in {@link JourneyTest}.
+ * A whole card from the plan to the last torque by thumbs alone. Trucks and motorcycles go from arrival to hand-over in
+ * {@link JourneyTest}, by keys too.
  */
 @ExtendWith(Shop.class)
 class CardByHandTest {
@@ -75,11 +75,6 @@ class CardByHandTest {
     }
 
     private static final String[] STRUTS = {"archFront", "STRUT"};
-
-    @Test
-    void a_strut_car_alone_on_jacks_by_keys() {
-        card(Screen.desk(), CardHand.KEYS, "FRONT_BOX", List.of(), STRUTS);
-    }
 
     @Test
     void a_strut_car_alone_on_jacks_by_thumbs() {

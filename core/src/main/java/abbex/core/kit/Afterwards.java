@@ -2,6 +2,7 @@ package abbex.core.kit;
 
 import abbex.core.heights.Height;
 import abbex.core.heights.HeightSheet;
+import abbex.core.heights.PointMethod;
 import abbex.core.heights.Stage;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.PerEnd;
@@ -45,7 +46,9 @@ public final class Afterwards {
         for (int sheet = 0; sheet < after.size(); sheet++) {
             double over = settled(after.get(sheet).basis().stage());
             for (PlannedHeight height : planned) {
-                if (height.spot().atCorner()) {
+                if (height.ofOneEnd()
+                        && !(height.spot().way().equals(PointMethod.FREE)
+                                || height.spot().way().equals(PointMethod.RIDER))) {
                     int at = sheet;
                     after.get(sheet).at(height.spot()).ifPresent(read -> seen.add(seen(height, read, at, over)));
                 }
@@ -80,7 +83,7 @@ public final class Afterwards {
                 .mapToDouble(s -> s.tape() * s.tape() + s.before() * s.before())
                 .average()
                 .orElseThrow();
-        long corners = seen.stream().map(Seen::corner).distinct().count();
+        long corners = seen.stream().map(s -> s.spot().place()).distinct().count();
         double others = planned.get().lines().stream()
                 .filter(line -> line.row() != Row.BOX)
                 .mapToDouble(line -> line.standard() * line.standard())
@@ -94,8 +97,7 @@ public final class Afterwards {
         double expected = height.setDown().value()
                 + over * (height.settled().value() - height.setDown().value());
         return new Seen(
-                height.spot().corner(),
-                height.spot().method(),
+                height.spot(),
                 sheet,
                 read.value().mm() - expected,
                 read.estimate().uncertainty().standard(),

@@ -261,17 +261,17 @@ public final class Causes {
 
     private static double covariance(Seen a, Seen b, Open open, boolean same) {
         double sum = same ? a.tape() * a.tape() : 0;
-        if (a.corner() == b.corner()) {
+        if (a.beside(b)) {
             sum += SIDES * SIDES;
-            if (a.method() == b.method()) {
+            if (a.spot().equals(b.spot())) {
                 sum += a.before() * b.before();
             }
-            if (a.sheet() == b.sheet() && a.method().tyreInIt() && b.method().tyreInIt()) {
+            if (a.sheet() == b.sheet() && a.tyreInIt() && b.tyreInIt()) {
                 sum += TYRE * TYRE;
             }
         }
-        End end = a.corner().end();
-        if (end == b.corner().end()) {
+        End end = a.end();
+        if (end == b.end()) {
             double settling = open.settling().get(end);
             sum += Math.pow(open.standard().get(end), 2) + a.settled() * b.settled() * settling * settling;
             if (a.sheet() == b.sheet()) {
@@ -286,6 +286,6 @@ public final class Causes {
     }
 
     static MeasuringPoint spot(Seen seen) {
-        return MeasuringPoint.of(seen.corner(), seen.method());
+        return seen.spot();
     }
 }

@@ -29,7 +29,11 @@ public record PlannedHeight(MeasuringPoint spot, Height now, Interval setDown, I
             PointMethod.CAB, 0.2,
             PointMethod.BEDF, 0.62,
             PointMethod.SEAT, 0.65,
-            PointMethod.HANGF, 0.8);
+            PointMethod.HANGF, 0.8,
+            PointMethod.HANGR, 1.2);
+
+    /** A running board's ends. */
+    private static final PerEnd<Double> BOARD = new PerEnd<>(0.2, 0.75);
 
     /** How far from there it may be, one standard deviation, as a part of the wheelbase. */
     private static final double ASIDE = 0.06;
@@ -56,7 +60,8 @@ public record PlannedHeight(MeasuringPoint spot, Height now, Interval setDown, I
 
     /** It falls by what one end does alone. */
     public boolean ofOneEnd() {
-        return spot.atCorner() || !(spot.way() instanceof PointMethod way && ALONG.containsKey(way));
+        return spot.atCorner()
+                || spot.place() instanceof WheelPlace && along(spot).isEmpty();
     }
 
     /** Every height of a sheet that the planned ends move, in the sheet's order. */
@@ -90,13 +95,22 @@ public record PlannedHeight(MeasuringPoint spot, Height now, Interval setDown, I
         if (!(spot.way() instanceof PointMethod way) || way.sense() != PointMethod.Sense.FALLS) {
             return Optional.empty();
         }
-        Double place = ALONG.get(way);
-        if (place != null) {
-            return ends.stream().allMatch(Optional::isEmpty) ? Optional.empty() : Optional.of(new Along(place, ASIDE));
+        Optional<Double> place = along(spot);
+        if (place.isPresent()) {
+            return ends.stream().allMatch(Optional::isEmpty)
+                    ? Optional.empty()
+                    : Optional.of(new Along(place.get(), ASIDE));
         }
         return spot.place() instanceof WheelPlace wheel
                 ? planned(ends, wheel.end(), new Along(wheel.end() == End.FRONT ? 0 : 1, 0))
                 : Optional.empty();
+    }
+
+    /** Where it lies between the ends; empty for what falls with one of them. */
+    private static Optional<Double> along(MeasuringPoint spot) {
+        return spot.way().equals(PointMethod.BOARD) && spot.place() instanceof WheelPlace board
+                ? Optional.of(BOARD.get(board.end()))
+                : spot.way() instanceof PointMethod way ? Optional.ofNullable(ALONG.get(way)) : Optional.empty();
     }
 
     private static Optional<Along> planned(PerEnd<Optional<EndPlan>> ends, End end, Along along) {

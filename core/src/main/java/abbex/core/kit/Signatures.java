@@ -1,6 +1,5 @@
 package abbex.core.kit;
 
-import abbex.core.heights.Method;
 import abbex.core.kit.Causes.Open;
 import abbex.core.kit.Causes.Signature;
 import abbex.core.stance.Stance;
@@ -24,15 +23,7 @@ final class Signatures {
             add(all, seen, new Cause(Cause.Kind.TAPE, Causes.spot(seen.get(i))), 0, only(seen.get(i)));
         }
         for (Corner corner : Corner.WALK) {
-            add(
-                    all,
-                    seen,
-                    new Cause(Cause.Kind.TYRE, corner),
-                    -1,
-                    s -> s.corner() == corner && s.method() == Method.GF
-                                    || s.corner() == corner && s.method() == Method.FG
-                            ? 1
-                            : 0);
+            add(all, seen, new Cause(Cause.Kind.TYRE, corner), -1, s -> s.at(corner) && s.tyreInIt() ? 1 : 0);
             double[] moved = moved(corner, open);
             if (open.perches().get(corner.end())) {
                 add(all, seen, new Cause(Cause.Kind.PERCH, corner), 0, s -> at(moved, s));
@@ -40,13 +31,13 @@ final class Signatures {
             add(all, seen, new Cause(Cause.Kind.SEAT, corner), 1, s -> at(moved, s));
         }
         for (End end : End.values()) {
-            Of both = s -> s.corner().end() == end ? 1 : 0;
+            Of both = s -> s.end() == end ? 1 : 0;
             add(
                     all,
                     seen,
                     new Cause(Cause.Kind.SIDES_CHANGED, end),
                     0,
-                    s -> s.corner().end() != end ? 0 : s.corner().isLeft() ? 1 : -1);
+                    s -> s.at(end.left()) ? 1 : s.at(end.right()) ? -1 : 0);
             if (open.perches().get(end)) {
                 add(all, seen, new Cause(Cause.Kind.PERCH, end), 0, both);
             }
@@ -56,13 +47,8 @@ final class Signatures {
                     seen,
                     new Cause(Cause.Kind.HANGING_PIVOTS, end),
                     1,
-                    s -> s.corner().end() != end ? 0 : s.settled() > 0 ? HELD : 1);
-            add(
-                    all,
-                    seen,
-                    new Cause(Cause.Kind.NOT_SETTLED, end),
-                    1,
-                    s -> s.corner().end() == end ? s.settled() : 0);
+                    s -> s.end() != end ? 0 : s.settled() > 0 ? HELD : 1);
+            add(all, seen, new Cause(Cause.Kind.NOT_SETTLED, end), 1, s -> s.end() == end ? s.settled() : 0);
             add(all, seen, new Cause(Cause.Kind.ISOLATOR, end), 0, both);
             add(all, seen, new Cause(Cause.Kind.WRONG_PART, end), 0, both);
             for (int sheet = 0; sheet < sheets && sheets > 1; sheet++) {
@@ -72,20 +58,10 @@ final class Signatures {
         }
         if (open.dampers().front() && open.dampers().rear()) {
             double softer = open.wheelRate().front() / open.wheelRate().rear();
-            add(
-                    all,
-                    seen,
-                    new Cause(Cause.Kind.GAS, Whole.VEHICLE),
-                    0,
-                    s -> s.corner().end() == End.FRONT ? 1 : softer);
+            add(all, seen, new Cause(Cause.Kind.GAS, Whole.VEHICLE), 0, s -> s.end() == End.FRONT ? 1 : softer);
         }
         if (open.springs().front() && open.springs().rear()) {
-            add(
-                    all,
-                    seen,
-                    new Cause(Cause.Kind.ENDS_CHANGED, Whole.VEHICLE),
-                    0,
-                    s -> s.corner().end() == End.FRONT ? 1 : -1);
+            add(all, seen, new Cause(Cause.Kind.ENDS_CHANGED, Whole.VEHICLE), 0, s -> s.end() == End.FRONT ? 1 : -1);
         }
         return all;
     }
@@ -136,6 +112,6 @@ final class Signatures {
     }
 
     private static double at(double[] moved, Seen seen) {
-        return moved[seen.corner().ordinal()];
+        return seen.spot().place() instanceof Corner corner ? moved[corner.ordinal()] : 0;
     }
 }

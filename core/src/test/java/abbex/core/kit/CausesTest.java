@@ -101,8 +101,8 @@ class CausesTest {
         for (int i = 0; i < job.seen().size(); i++) {
             Seen s = job.seen().get(i);
             with.add(new Seen(
-                    s.corner(),
-                    s.method(),
+                    s.spot().corner(),
+                    s.spot().method(),
                     s.sheet(),
                     s.off() + size * signature.over()[i],
                     s.tape(),
@@ -237,7 +237,8 @@ class CausesTest {
     }
 
     private static Seen mirrored(Seen s) {
-        return new Seen(s.corner().across(), s.method(), s.sheet(), s.off(), s.tape(), s.before(), s.settled());
+        return new Seen(
+                s.spot().corner().across(), s.spot().method(), s.sheet(), s.off(), s.tape(), s.before(), s.settled());
     }
 
     private static Cause mirrored(Cause cause) {
