@@ -22,6 +22,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Stream;
 
 /** What was told of a vehicle and a kit as the core takes it: what nobody told is typical of the kind. */
 final class Ends {
@@ -136,12 +137,21 @@ final class Ends {
                 own);
     }
 
+    /** A drop other than 0 is printed. */
+    static boolean printed(KitValues values, End end) {
+        return Stream.of(KitField.BOX, KitField.BOX_TO)
+                .anyMatch(field -> values.value(end, field).orElse(0.0) != 0);
+    }
+
     private static Optional<Advertised.Range> box(KitValues values, End end) {
-        return values.value(end, KitField.BOX).map(least -> {
-            double most = values.value(end, KitField.BOX_TO).orElse(least);
-            return new Advertised.Range(
-                    Length.ofRoundedMm(Math.min(least, most)), Length.ofRoundedMm(Math.max(least, most)));
-        });
+        // A kit that brings nothing to an end is often printed as a drop of 0 there.
+        return values.value(end, KitField.BOX)
+                .filter(least -> printed(values, end))
+                .map(least -> {
+                    double most = values.value(end, KitField.BOX_TO).orElse(least);
+                    return new Advertised.Range(
+                            Length.ofRoundedMm(Math.min(least, most)), Length.ofRoundedMm(Math.max(least, most)));
+                });
     }
 
     private static Optional<DamperFacts> damper(KitValues values, End end) {

@@ -116,6 +116,11 @@ public class KitPlans {
                         end -> before.map(sheet -> mean(sheet, end, Method.TG)).orElse(OptionalDouble.empty())));
     }
 
+    /** A printed drop is of an end's springs, and not of the links, shackles or saddles of a whole kit. */
+    public static boolean springBox(KitValues values, End end) {
+        return Ends.printed(values, end) && !Machines.wholeKit(values, end);
+    }
+
     /** What somebody has to look at in the kit that a stay gets, worst first. */
     public List<KitFinding> findings(Job job) {
         boolean measured = sheets.of(job.shop(), job.id())

@@ -80,6 +80,23 @@ final class Machines {
         return values.value(end, field).orElse(0.0);
     }
 
+    private static final List<KitField> WHOLE = List.of(
+            KitField.NEW_LINK,
+            KitField.NEW_EYES,
+            KitField.NEW_SHACKLE,
+            KitField.SHACKLE_FLIP,
+            KitField.HANGER_UP,
+            KitField.HANGER_BACK,
+            KitField.FIXED_EYE,
+            KitField.SHACKLED_EYE,
+            KitField.FLIP_SADDLE,
+            KitField.ARCH);
+
+    /** It brings what lowers by itself, so that a printed number is of that. */
+    static boolean wholeKit(KitValues values, End end) {
+        return WHOLE.stream().anyMatch(field -> values.at(end, field).isPresent());
+    }
+
     /** What of a motorcycle turns with its chassis; empty for what has two tracks. */
     static Optional<Machine> motorcycle(Job job, KitValues values) {
         if (!job.vehicle().kind().singleTrack()) {

@@ -2,6 +2,7 @@ package abbex.app.workcard;
 
 import abbex.app.arrive.Job;
 import abbex.app.kit.KitField;
+import abbex.app.kit.KitPlans;
 import abbex.app.kit.KitValues;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.PerEnd;
@@ -90,11 +91,16 @@ final class CardWants {
     private static Set<String> parts(KitValues values, End end) {
         Set<String> parts = new TreeSet<>();
         BRINGS.forEach((kind, fields) -> {
-            if (fields.stream().anyMatch(f -> values.at(end, f).isPresent())) {
+            if (fields.stream().anyMatch(f -> brought(values, end, f))) {
                 parts.add(kind);
             }
         });
         return parts;
+    }
+
+    /** A printed drop is of a spring, but for nothing printed and for kits that bring links, shackles or saddles instead. */
+    private static boolean brought(KitValues values, End end, KitField field) {
+        return values.at(end, field).isPresent() && (field != KitField.BOX || KitPlans.springBox(values, end));
     }
 
     private static final Map<String, List<KitField>> BRINGS = Map.ofEntries(
