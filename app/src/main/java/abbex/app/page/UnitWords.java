@@ -27,9 +27,7 @@ public class UnitWords extends Wording {
     }
 
     public static String degrees(Angle angle) {
-        // From two degrees on nobody reads hundredths off a gauge.
-        return String.format(Locale.ROOT, Math.abs(angle.degrees()) < 2 ? "%.2f°" : "%.1f°", angle.degrees())
-                .replace('-', '−');
+        return String.format(Locale.ROOT, "%.2f°", angle.degrees()).replace('-', '−');
     }
 
     public static String pressure(Pressure pressure, Reader reader) {

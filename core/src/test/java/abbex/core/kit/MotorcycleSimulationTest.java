@@ -3,6 +3,7 @@ package abbex.core.kit;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import abbex.core.motorcycle.RearLinkage;
 import abbex.core.motorcycle.RearLinkage.Kind;
 import abbex.core.motorcycle.RearLinkage.Point;
 import abbex.core.motorcycle.SideStand;
@@ -249,6 +250,55 @@ class MotorcycleSimulationTest {
         between("head angle", held.head, held.all);
         between("trail", held.trail, held.all);
         between("lean", held.lean, held.all);
+    }
+
+    /** The link put back puts the machine back; what touches on one side touches on the other where it is measured alike. */
+    @Test
+    void a_link_that_is_put_back_puts_the_machine_back_and_sides_are_alike() {
+        Random random = new Random(1703);
+        for (int i = 0; i < 500; i++) {
+            Drawn d = new Drawn(random);
+            double[] p = d.points;
+            RearLinkage was = RearLinkage.of(
+                    Kind.ROCKER_ON_FRAME,
+                    new Point(0, 0),
+                    new Point(-p[0], p[1]),
+                    new Point(-p[2], p[3]),
+                    new Point(-p[4], p[5]),
+                    new Point(-p[6], p[7]),
+                    new Point(-p[8], p[9]),
+                    new Point(-p[10], p[11]));
+            if (!(was.ratio(0) > 0.25)) {
+                continue;
+            }
+            double rate = 18 / (was.ratio(0) * was.ratio(0));
+            double down = was.drop(was.longer(5), 0, rate, 1200);
+            RearLinkage.Pose pose = was.longer(5).at(down).orElseThrow();
+            RearLinkage there = RearLinkage.of(
+                    Kind.ROCKER_ON_FRAME,
+                    was.arm(),
+                    pose.axle(),
+                    pose.rocker(),
+                    pose.knee(),
+                    pose.far(),
+                    pose.foot(),
+                    was.top());
+            assertEquals(was.spring(0) - (1200 / there.ratio(0) - 1200 / was.ratio(0)) / rate, there.spring(0), 1e-6);
+            assertEquals(-down, there.drop(there.longer(-5), 0, rate, 1200), 1e-6);
+        }
+        Machine machine = new Machine(
+                Told.measured(1450, 3),
+                Optional.empty(),
+                Optional.empty(),
+                List.of(touch(KitFinding.Side.LEFT), touch(KitFinding.Side.RIGHT)));
+        MachinePlan plan = machine.turned(Told.measured(10, 2), Told.measured(30, 3));
+        assertEquals(plan.touches().get(0).lean(), plan.touches().get(1).lean());
+        assertTrue(plan.touches().get(0).lean().value()
+                < plan.touches().get(0).before().value());
+    }
+
+    private static Machine.Touch touch(KitFinding.Side side) {
+        return new Machine.Touch(side, Told.measured(270, 3), Told.measured(300, 3), Told.typical(75, 12));
     }
 
     /** Laws: the leg that is cut gives the old lean back; the trail by vectors is that of the formula. */
