@@ -1,5 +1,6 @@
 package abbex.app.kit;
 
+import abbex.core.units.AreaText;
 import abbex.core.units.ForceText;
 import abbex.core.units.ForceUnit;
 import abbex.core.units.Graduation;
@@ -50,7 +51,7 @@ public final class KitText {
             case TEXT, TABLE, SIZES, WISH -> OptionalDouble.of(0);
             case TURNS -> TurnsText.read(text);
             case YES -> OptionalDouble.of(1);
-            case AREA -> BagText.area(text, false);
+            case AREA -> AreaText.area(text, false);
             case PRESSURE -> BagText.pressure(text, false);
             case NUMBER, COUNT, ANGLE -> OptionalDouble.of(Double.parseDouble(text));
             case FORCE -> ForceText.force(text, ForceUnit.POUND);

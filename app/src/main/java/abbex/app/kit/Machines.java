@@ -12,6 +12,7 @@ import abbex.core.kit.Shackled;
 import abbex.core.kit.Told;
 import abbex.core.kit.Truck;
 import abbex.core.motorcycle.ForkSlide;
+import abbex.core.motorcycle.LeanClearance;
 import abbex.core.motorcycle.RearLinkage.Kind;
 import abbex.core.motorcycle.RearLinkage.Point;
 import abbex.core.motorcycle.SideStand;
@@ -171,8 +172,7 @@ final class Machines {
     private static Optional<Machine.Touch> touch(KitValues values, KitFinding.Side side, KitField high, KitField out) {
         Told crown = told(values, End.REAR, KitField.CROWN, 3).orElse(CROWN);
         return !all(values, End.REAR, high, out)
-                        || Math.hypot(mm(values, End.REAR, high) - crown.value(), mm(values, End.REAR, out))
-                                <= crown.value()
+                        || !LeanClearance.outside(mm(values, End.REAR, high), mm(values, End.REAR, out), crown.value())
                 ? Optional.empty()
                 : Optional.of(new Machine.Touch(
                         side,

@@ -11,6 +11,7 @@ import abbex.core.kit.Stacks;
 import abbex.core.kit.Wish;
 import abbex.core.motorcycle.SideStand;
 import abbex.core.truck.HelperBags;
+import abbex.core.units.AreaText;
 import abbex.core.units.ForceText;
 import abbex.core.units.ForceUnit;
 import abbex.core.units.Length;
@@ -83,7 +84,7 @@ final class KitForm {
             case YES -> Optional.of(new KitValues.Told("yes", 1));
             case LENGTH, DROP -> length(field, name);
             case NUMBER, COUNT, ANGLE -> number(field, name);
-            case AREA -> unit(field, name, BagText.area(text, metric()), "60 in², 387 cm²");
+            case AREA -> unit(field, name, AreaText.area(text, metric()), "60 in², 387 cm²");
             case PRESSURE -> unit(field, name, BagText.pressure(text, metric()), "5 psi, 0.35 bar, 35 kPa");
             case FORCE ->
                 unit(
@@ -279,7 +280,7 @@ final class KitForm {
                     "read",
                     Length.ofRoundedMm(length),
                     "most",
-                    Length.ofRoundedMm((height + out) / Math.cos(Math.toRadians(spread))));
+                    Length.ofRoundedMm(SideStand.most(height, out, spread)));
         }
     }
 

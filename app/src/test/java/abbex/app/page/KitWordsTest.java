@@ -142,7 +142,7 @@ class KitWordsTest {
                         ends ? back(95, -122) : back(135, -130),
                         ends ? back(400, -10) : back(190, -10),
                         ends ? back(100, -100) : back(130, -65),
-                        back(60, 260)),
+                        back(60, random.nextInt(5) == 0 ? -400 : 260)),
                 new Linked.Change(ends ? between(random, -6, 6) : random.nextInt(4) == 0 ? 900 : 5, 0, 0, 0),
                 Optional.empty(),
                 Told.typical(1200, 300));

@@ -87,6 +87,14 @@ class MachinePlanTest {
                 LINK + "&REAR_NEW_LINK=137 mm&REAR_STAND_HEIGHT=200 mm&REAR_STAND_OUT=90 mm&REAR_STAND_LENGTH=500 mm"
                         + "&REAR_STAND_SPREAD=20");
         assertTrue(plain(stand).contains(plain(Said.part("problem.kit.stand").split("\\{")[0])), "a stand too long");
+        assertTrue(at(job, LINK.replace("REAR_TOP_UP=260", "REAR_TOP_UP=-260") + "&REAR_NEW_LINK=137 mm")
+                .contains(title("LINKAGE_POINTS")));
+        // A part that comes to lie within the tyre's crown, and a drop as no frame has: no fault of the program.
+        for (String odd : List.of(
+                "&REAR_NEW_LINK=137 mm&REAR_BLOCK=3 in&REAR_LEFT_HIGH=130 mm&REAR_LEFT_OUT=60 mm&REAR_CROWN=75 mm",
+                "&REAR_NEW_LINK=137 mm&REAR_BLOCK=11 in&FRONT_BLOCK=-11 in&REAR_SPINDLE=5 in&FRONT_SPINDLE=-5 in")) {
+            assertTrue(at(job, LINK + odd).contains("planends"), odd);
+        }
         String[] ground = {"kind", "MOTORCYCLE", "headAngle", "65"};
         orla.get("/arrive");
         String refused = orla.post(
@@ -116,6 +124,14 @@ class MachinePlanTest {
         assertTrue(
                 plain(noCarrier).contains(plain(Said.by("problem.kit.whole.of"))), "two shafts without the first one");
         assertFalse(plain(at(job, "REAR_SHAFT_SLOPE=5" + shafts)).contains(Said.by("problem.kit.whole.of")));
+        for (String odd : List.of(
+                "REAR_SHAFT_SLOPE=5" + shafts.replace("1400 mm", "300 mm").replace("2 in", "11 in") + "&REAR_ARCH=9 in",
+                "REAR_LEAF_FIXED=200 mm&REAR_LEAF_SHACKLED=200 mm&REAR_OLD_SHACKLE=260 mm&REAR_SHACKLE_LEAN=60"
+                        + "&REAR_HANGER_BACK=-7.8 in",
+                "REAR_LEAF_FIXED=200 mm&REAR_LEAF_SHACKLED=200 mm&REAR_BAG_AREA=14 in2&REAR_BED_LOAD=9000 lb"
+                        + "&REAR_BLOCK=2 in")) {
+            assertTrue(at(job, odd).contains("planends"), odd);
+        }
         String bags = "REAR_BAG_AREA=14 in2&REAR_BED_LOAD=600 lb&REAR_BLOCK=2 in";
         assertTrue(plain(at(job, bags + "&REAR_BAG_PRESSURE=2 psi"))
                 .contains(plain(Said.part("problem.kit.bag").split("\\{")[0])));

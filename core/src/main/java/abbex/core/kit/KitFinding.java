@@ -46,6 +46,9 @@ public sealed interface KitFinding extends Finding {
     /** What is fitted does not go together: its spring carries less than what the gas pushes out, or is solid under its load. */
     record CannotCarry(End place) implements KitFinding, Stop {}
 
+    /** Points of a linkage as no machine has them: its spring is not pressed as the wheel goes up. */
+    record LinkagePoints(End place) implements KitFinding, Stop {}
+
     /** A link with which nothing closes: by how much, and at which travel of the wheel it is nearest to that. */
     record LinkWillNotClose(End place, Length gap, Length at) implements KitFinding, Stop {}
 

@@ -88,7 +88,7 @@ public record KitPlan(
 
     /** The same with what the drops turn of a motorcycle. */
     public KitPlan on(Machine facts) {
-        if (ends.stream().allMatch(Optional::isEmpty)) {
+        if (ends.stream().allMatch(Optional::isEmpty) || !facts.fits(drop(End.FRONT), drop(End.REAR))) {
             return this;
         }
         MachinePlan turned = facts.turned(drop(End.FRONT), drop(End.REAR));

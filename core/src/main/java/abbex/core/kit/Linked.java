@@ -225,6 +225,9 @@ public record Linked(RearLinkage was, RearLinkage is, Length longer, Length shor
 
     @Override
     public List<KitFinding> troubles(End end) {
+        if (!stands() && open.orElseThrow().gap() == 0) {
+            return List.of(new KitFinding.LinkagePoints(end));
+        }
         return open.<List<KitFinding>>map(at -> List.of(
                         stands()
                                 ? new KitFinding.LinkRunsOut(end, Length.ofRoundedMm(at.travel()))

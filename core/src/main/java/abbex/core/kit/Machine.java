@@ -45,9 +45,18 @@ public record Machine(Told wheelbase, Optional<Front> front, Optional<Leg> stand
                 this.front.filter(was -> steers(was, front, rear)).map(was -> steered(was, front, rear)),
                 stand.map(was -> leaned(was, front, rear)),
                 touches.stream()
-                        .filter(touch -> touch.high().value() > drop(front.value(), rear.value(), PLACE.value()))
+                        .filter(touch -> LeanClearance.outside(
+                                touch.high().value() - drop(front.value(), rear.value(), PLACE.value()),
+                                touch.out().value(),
+                                touch.crown().value()))
                         .map(touch -> touched(touch, front, rear))
                         .toList());
+    }
+
+    /** So far its ends cannot be apart on this wheelbase: nothing is said of it. */
+    boolean fits(Told front, Told rear) {
+        return Math.abs(rear.value() - front.value()) + Carried.REACH * (rear.standard() + front.standard())
+                < wheelbase.value() / 2;
     }
 
     private boolean steers(Front was, Told front, Told rear) {

@@ -105,7 +105,11 @@ public record Shackled(
     private static Shackle changed(Shackle was, Change change) {
         boolean hangs = was.hangs() != change.flipped();
         return new Shackle(
-                was.chord(), was.hangerX() + change.back(), was.hangerZ() + change.up(), change.length(), hangs);
+                was.chord(),
+                Math.max(1, was.hangerX() + change.back()),
+                was.hangerZ() + change.up(),
+                change.length(),
+                hangs);
     }
 
     private static Shackle.Move move(double[] p, Measures measures, Change change) {

@@ -13,6 +13,8 @@ import java.util.Optional;
  * @param saddle of a wedge or new saddles, degrees, the pinion's nose up positive
  */
 public record Truck(Optional<Shafts> shafts, Optional<Bags> bags, Optional<Pack> pack, Told saddle) {
+    private static final double STEEPEST = 59;
+
     /** A pinion's joint sits so far before its axle where nobody measured it, mm (common practice). */
     public static final Told AHEAD = Told.typical(300, 40);
 
@@ -29,11 +31,7 @@ public record Truck(Optional<Shafts> shafts, Optional<Bags> bags, Optional<Pack>
         }
 
         private Driveline with(double engine, double front, double rear, double pinion) {
-            return new Driveline(
-                    Direction.down(engine),
-                    Direction.down(front),
-                    this.rear.map(r -> Direction.down(rear)),
-                    Direction.down(pinion));
+            return new Driveline(slope(engine), slope(front), this.rear.map(r -> slope(rear)), slope(pinion));
         }
 
         Driveline was() {
@@ -44,6 +42,11 @@ public record Truck(Optional<Shafts> shafts, Optional<Bags> bags, Optional<Pack>
         Driveline is(double[] p, double up, double nose) {
             double last = slope(p[2], p[4], up);
             return with(p[0], rear.isPresent() ? p[1] : last, last, p[3] + nose);
+        }
+
+        /** No shaft lies steeper: a drop that would ask for it is said by its joints. */
+        private static Direction slope(double degrees) {
+            return Direction.down(Math.max(-STEEPEST, Math.min(STEEPEST, degrees)));
         }
 
         private static double slope(double was, double length, double up) {
@@ -133,7 +136,7 @@ public record Truck(Optional<Shafts> shafts, Optional<Bags> bags, Optional<Pack>
         double off = back ? LeafTravel.PATH_OFF : LeafTravel.TURN_OFF;
         return Carried.of(
                 p -> {
-                    double up = Math.min(p[0] / (2 * p[1]), FAR);
+                    double up = Math.min(p[0] / (2 * p[1]), LeafTravel.most(p[2], p[3], p[4]));
                     LeafTravel.Move move = new LeafTravel(p[2], p[3], p[4]).move(up);
                     return (back ? move.back() : move.nose()) + p[5] * up / LeafTravel.SEEN_OVER;
                 },
@@ -144,7 +147,4 @@ public record Truck(Optional<Shafts> shafts, Optional<Bags> bags, Optional<Pack>
                 leaves.arch(),
                 new Told(0, off, Told.Origin.PRINTED));
     }
-
-    /** No rear axle has more travel than this, mm. */
-    private static final double FAR = 200;
 }

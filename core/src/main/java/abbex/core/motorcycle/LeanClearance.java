@@ -15,6 +15,11 @@ public record LeanClearance(double high, double out, double crown) {
         }
     }
 
+    /** A part that lies within the tyre's own crown never touches before it. */
+    public static boolean outside(double high, double out, double crown) {
+        return high > 0 && Math.hypot(out, high - crown) > crown;
+    }
+
     /**
      * Degrees. The ground is the line that touches the crown's circle and the part: out·sin θ − (high − crown)·cos θ = crown
      * (plane geometry).

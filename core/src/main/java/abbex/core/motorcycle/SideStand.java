@@ -21,9 +21,14 @@ public record SideStand(double height, double out, double length, double spread)
 
     /** A stand by its measures; empty for one on which no machine stands. */
     public static Optional<SideStand> read(double height, double out, double length, double spread) {
-        return length * Math.cos(Math.toRadians(spread)) >= height + out
+        return length >= most(height, out, spread)
                 ? Optional.empty()
                 : Optional.of(new SideStand(height, out, length, spread));
+    }
+
+    /** So long a leg no machine leans on any more, mm. */
+    public static double most(double height, double out, double spread) {
+        return (height + out) / Math.cos(Math.toRadians(spread));
     }
 
     private double cos() {

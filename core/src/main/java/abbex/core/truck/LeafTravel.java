@@ -45,6 +45,11 @@ public record LeafTravel(double fixed, double shackled, double arch) {
         return Math.sqrt(Math.max(0, arm * arm - high * high)) + (1 - LINK) * fixed * Math.cos(turn);
     }
 
+    /** How far up a pack of so long arms and so much arch can be followed, mm; short of the links' own length. */
+    public static double most(double fixed, double shackled, double arch) {
+        return Math.max(0, 0.9 * LINK * Math.min(fixed, shackled) - Math.abs(arch));
+    }
+
     /**
      * For a travel of the axle towards the frame, mm.
      *
