@@ -1,30 +1,65 @@
 # The private database. Sourced by ./abbex.
 
-database_alive() { alive "$data/db.pid" "--datadir=$data/mysql"; }
+# What a data folder holds is one line in $data/holds: the database's folder and the kind of shop, demo or empty. A folder with
+# that line has been worked with; it is changed by one rename, and nothing without it is ever taken for a shop.
+store() { if [ -s "$data/holds" ]; then cut -d ' ' -f 1 "$data/holds"; else echo mysql; fi; }
+kind() { cut -d ' ' -f 2 "$data/holds" 2>/dev/null; }
+hold() {
+  echo "$1 $2" >"$data/holds.part"
+  sync "$data/holds.part"
+  mv "$data/holds.part" "$data/holds"
+  sync "$data"
+}
 
+# A folder of a former version, which had two files for it, and one whose start was broken off after it had told how to sign in.
+settle_former() {
+  if [ -s "$data/holds" ] || [ ! -d "$data/mysql" ] || [ ! -s "$data/kind" ]; then return 0; fi
+  if [ -e "$data/ready" ] || [ -s "$data/sign-in" ]; then hold mysql "$(cat "$data/kind")"; rm -f "$data/ready"; fi
+}
+
+# Database folders that nothing points to: an old one after a switch, a new one before it.
+clear_strays() {
+  local folder held
+  [ -s "$data/holds" ] || return 0
+  held=$(store)
+  for folder in "$data"/mysql "$data"/mysql-[0-9]*; do
+    if [ -d "$folder" ] && [ "$folder" != "$data/$held" ]; then rm -rf "$folder"; fi
+  done
+}
+
+database_alive() { alive "$data/db.pid" "--datadir=$data/$(store) "; }
+
+# Two accounts: the application's works with rows and cannot change a table; only migrations, backups and restores have the other.
 database_start() {
   mkdir -p "$data/tmp"
   if database_alive >/dev/null; then return 0; fi
   if [ -e "$data/db.pid" ]; then say "The database had ended without a stop. Starting it again."; fi
-  if [ ! -d "$data/mysql/mysql" ]; then
-    rm -rf "$data/mysql"
+  if [ ! -d "$data/$(store)/mysql" ]; then
+    # Where a shop was, nothing is made anew in its place.
+    [ ! -s "$data/holds" ] || fail "The database’s folder $data/$(store) is missing or damaged. Nothing was changed. Bring a backup back: ./abbex restore FILE."
+    rm -rf "${data:?}/$(store)"
     # A server that starts clears the temporary tables of all that share its folder, other servers' too.
-    TMPDIR="$data/tmp" mariadb-install-db --no-defaults --datadir="$data/mysql" --user="$(id -un)" --auth-root-authentication-method=socket \
+    TMPDIR="$data/tmp" mariadb-install-db --no-defaults --datadir="$data/$(store)" --user="$(id -un)" --auth-root-authentication-method=socket \
       --auth-root-socket-user="$(id -un)" --skip-test-db >"$data/db-install.log" 2>&1 ||
       fail "Can’t set up the database. See $data/db-install.log"
   fi
   [ -s "$data/db.password" ] || secret 24 >"$data/db.password"
-  local dbport folder password pid i
+  [ -s "$data/db.app-password" ] || secret 24 >"$data/db.app-password"
+  local dbport folder password app_password i
   # Below what the system hands out to clients, of which one might hold it just then.
   dbport=$(cat "$data/db.port" 2>/dev/null || echo $((20000 + RANDOM % 12000)))
   folder=$(cat "$data/db.socket-folder" 2>/dev/null || true)
   if [ ! -d "$folder" ]; then folder=$(mktemp -d /tmp/abbex-XXXXXX); echo "$folder" >"$data/db.socket-folder"; fi
   password=$(cat "$data/db.password")
+  app_password=$(cat "$data/db.app-password")
   cat >"$data/db-init.sql" <<SQL
 CREATE DATABASE IF NOT EXISTS abbex CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_520_ci;
 CREATE USER IF NOT EXISTS 'abbex'@'127.0.0.1' IDENTIFIED BY '$password';
 ALTER USER 'abbex'@'127.0.0.1' IDENTIFIED BY '$password';
 GRANT ALL ON abbex.* TO 'abbex'@'127.0.0.1';
+CREATE USER IF NOT EXISTS 'abbex_app'@'127.0.0.1' IDENTIFIED BY '$app_password';
+ALTER USER 'abbex_app'@'127.0.0.1' IDENTIFIED BY '$app_password';
+GRANT SELECT, INSERT, UPDATE, DELETE ON abbex.* TO 'abbex_app'@'127.0.0.1';
 SQL
   for ((i = 0; i < 5; i++)); do
     dbport=$(free_port_from "$dbport")
@@ -37,8 +72,11 @@ SQL
   port_taken "$dbport" || fail "The database did not answer within 90 seconds. See $data/db.log"
   cat >"$data/db.properties" <<TEXT
 spring.datasource.url=jdbc:mariadb://127.0.0.1:$dbport/abbex?connectTimeout=1500&socketTimeout=5000
-spring.datasource.username=abbex
-spring.datasource.password=$password
+spring.datasource.username=abbex_app
+spring.datasource.password=$app_password
+spring.flyway.url=jdbc:mariadb://127.0.0.1:$dbport/abbex?connectTimeout=1500
+spring.flyway.user=abbex
+spring.flyway.password=$password
 TEXT
 }
 
@@ -46,7 +84,7 @@ TEXT
 database_launch() {
   local pid i
   # Its own session, so that Ctrl-C ends the application before its database.
-  setsid mariadbd --no-defaults --user="$(id -un)" --datadir="$data/mysql" --tmpdir="$data/tmp" --bind-address=127.0.0.1 --port="$1" \
+  setsid mariadbd --no-defaults --user="$(id -un)" --datadir="$data/$(store)" --tmpdir="$data/tmp" --bind-address=127.0.0.1 --port="$1" \
     --socket="$2/s" --pid-file="$data/db.server-pid" --init-file="$data/db-init.sql" --log-error="$data/db.log" \
     --skip-name-resolve --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_520_ci \
     </dev/null >/dev/null 2>&1 9>&- &
@@ -61,14 +99,15 @@ database_launch() {
 }
 
 database_stop() {
-  end_process "$data/db.pid" "--datadir=$data/mysql" 30
+  end_process "$data/db.pid" "--datadir=$data/$(store) " 30
   if [ -s "$data/db.socket-folder" ]; then rm -rf "$(cat "$data/db.socket-folder")" "$data/db.socket-folder"; fi
 }
 
 # Throws the data of this folder away: only what this script made in it.
 forget_data() {
   database_stop
-  rm -rf "$data/mysql" "$data/ready" "$data/sign-in" "$data/db.password"
+  rm -f "$data/kind" "$data/ready"
+  rm -rf "$data/holds" "$data"/mysql "$data"/mysql-[0-9]* "$data/ready" "$data/sign-in" "$data/db.password" "$data/journal"
 }
 
 # Maven without the colour codes that it leaves in a log.

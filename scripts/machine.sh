@@ -10,12 +10,13 @@ need() {
   [ "$(id -u)" = 0 ] || fail "Missing from this machine: ${missing[*]}. As root: apt-get install ${missing[*]}"
   say "Installing from Debian: ${missing[*]} …"
   export DEBIAN_FRONTEND=noninteractive
-  local log=${TMPDIR:-/tmp}/abbex-install.log
+  local log
+  log=$(mktemp)
   { apt-get update -qq && apt-get install -y -qq --no-install-recommends "${missing[@]}"; } >"$log" 2>&1 </dev/null ||
     fail "Can’t install Debian packages: ${missing[*]}. Check the network. See $log"
 }
 
-need_database() { need setsid=util-linux flock=util-linux mariadbd=mariadb-server-core mariadb-install-db=mariadb-server-core my_print_defaults=mariadb-client-core mariadb-dump=mariadb-client; }
+need_database() { need openssl=openssl setsid=util-linux flock=util-linux mariadbd=mariadb-server-core mariadb-install-db=mariadb-server-core my_print_defaults=mariadb-client-core mariadb-dump=mariadb-client; }
 need_java() {
   need javac=openjdk-17-jdk-headless mvn=maven
   JAVA_HOME=$(dirname "$(dirname "$(readlink -f "$(command -v javac)")")")

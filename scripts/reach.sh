@@ -1,11 +1,8 @@
 # How tablets of the shop come in: HTTPS at an address of the local network. Sourced by ./abbex.
 
-need_openssl() { need openssl=openssl; }
-
 # Says what is wrong with --listen, --cert and --key before anything is started.
 check_reach() {
   [ -n "$listen" ] || { [ -z "$cert$key" ] || fail "--cert and --key go with --listen ADDRESS."; return 0; }
-  need_openssl
   [[ $listen =~ ^[0-9]+(\.[0-9]+){3}$ ]] || fail "--listen: can’t read “$listen”. Enter an address of this computer, such as 192.168.1.20 (hostname -I lists them)."
   [[ $listen == 127.* || " $(hostname -I) " == *" $listen "* ]] || fail "--listen: $listen is not an address of this computer. Enter one of: $(hostname -I)"
   if [ -n "$cert$key" ]; then

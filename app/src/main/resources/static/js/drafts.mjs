@@ -72,16 +72,39 @@ function keep(form) {
   const kept = drafts.get(nameOf(form));
   if (kept && person) bring(form, kept);
   form.addEventListener('input', () => drafts.put(nameOf(form), typed(form)));
-  form.addEventListener('submit', () => sessionStorage.setItem('abbex:sent', nameOf(form)));
+}
+
+const SENT = 'abbex:sent';
+const STORED = 'abbex-stored-';
+
+const onTheWay = () => JSON.parse(sessionStorage.getItem(SENT) ?? '{}');
+
+/** Gives what is sent an id, under which the server says that it is stored. */
+function send(form) {
+  const id = [...crypto.getRandomValues(new Uint8Array(16))].map((b) => b.toString(16).padStart(2, '0')).join('');
+  const field = form.elements._sent ?? form.appendChild(document.createElement('input'));
+  Object.assign(field, { type: 'hidden', name: '_sent', value: id });
+  sessionStorage.setItem(SENT, JSON.stringify({ ...onTheWay(), [id]: nameOf(form) }));
+}
+
+/** What the server has said to be stored is let go of, and nothing else: an error page is no answer. */
+function letGo() {
+  const sent = onTheWay();
+  for (const id of Object.keys(sent)) {
+    if (!document.cookie.includes(`${STORED}${id}=1`)) continue;
+    drafts.drop(sent[id]);
+    delete sent[id];
+    document.cookie = `${STORED}${id}=; Max-Age=0; Path=/`;
+  }
+  sessionStorage.setItem(SENT, JSON.stringify(sent));
 }
 
 /** Every form that names a draft keeps what is typed into it. */
 export function keepForms() {
-  // What was sent from a form is let go once a page comes back that does not complain of it.
-  const sent = sessionStorage.getItem('abbex:sent');
-  sessionStorage.removeItem('abbex:sent');
-  if (sent && person && !document.querySelector('form[data-unfit]')) drafts.drop(sent);
-
+  if (person) letGo();
+  // Before anything else hears of it, so that it goes along.
+  document.addEventListener('submit', (e) => e.target.matches('form[data-draft]') && send(e.target), true);
+  document.addEventListener('htmx:afterRequest', letGo);
   document.querySelectorAll('form[data-draft]').forEach(keep);
   // One that came when it was unfolded keeps as well.
   document.addEventListener('htmx:load', (e) => {

@@ -2,12 +2,16 @@ package abbex.app.account;
 
 import abbex.app.form.Form;
 import abbex.app.page.Me;
+import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.app.people.Audit;
+import abbex.app.people.Misses;
+import abbex.app.people.Passwords;
 import abbex.app.people.People;
 import abbex.app.people.Person;
 import abbex.app.people.Pins;
 import abbex.core.units.Graduation;
+import jakarta.servlet.http.HttpServletRequest;
 import java.nio.charset.StandardCharsets;
 import java.time.DateTimeException;
 import java.time.ZoneId;
@@ -27,8 +31,10 @@ class AccountController {
     private final Pins pins;
     private final Words words;
     private final Audit audit;
+    private final Misses misses;
 
-    AccountController(People people, Pins pins, Words words, Audit audit) {
+    AccountController(People people, Pins pins, Words words, Audit audit, Misses misses) {
+        this.misses = misses;
         this.pins = pins;
         this.audit = audit;
         this.people = people;
@@ -36,7 +42,7 @@ class AccountController {
     }
 
     @GetMapping("/account")
-    String account(@Me Person me, Model model) {
+    String account(@Me Person me, HttpServletRequest request, Model model) {
         Person.Likes likes = me.likes();
         model.addAttribute("unit", likes.unit().symbol());
         model.addAttribute("tape", likes.tape().toString());
@@ -44,6 +50,8 @@ class AccountController {
         model.addAttribute("theme", likes.theme());
         model.addAttribute("keys", likes.singleKeys());
         model.addAttribute("hasPin", pins.has(me.id()));
+        model.addAttribute("signIns", people.signIns(me, request.getSession().getId()));
+        model.addAttribute("clock", Reader.of(me));
         model.addAttribute("form", Form.blank(me, words));
         return "account";
     }
@@ -64,6 +72,7 @@ class AccountController {
             @RequestParam(defaultValue = "") String zone,
             @RequestParam(defaultValue = "auto") String theme,
             @RequestParam(defaultValue = "false") boolean keys,
+            HttpServletRequest request,
             Model model) {
         Form form = Form.blank(me, words);
         Optional<Graduation> marks = Graduation.parse(tape);
@@ -81,13 +90,21 @@ class AccountController {
                     new Person.Likes(People.unit(unit), marks.orElseThrow(), where.orElseThrow(), shown, keys));
             return new ModelAndView("redirect:/account?kept");
         }
-        account(me, model);
+        account(me, request, model);
         model.addAttribute("unit", unit);
         model.addAttribute("tape", tape);
         model.addAttribute("zone", zone);
         model.addAttribute("theme", theme);
         model.addAttribute("keys", keys);
         return unfit(model, form);
+    }
+
+    /** Wherever else I am signed in, that ends. */
+    @PostMapping("/account/elsewhere")
+    String elsewhere(@Me Person me, HttpServletRequest request) {
+        people.endSessionsBut(me, request.getSession().getId());
+        audit.add(me, Audit.What.SIGNED_OUT_ELSEWHERE, "");
+        return "redirect:/account";
     }
 
     /** The theme alone, by its key. */
@@ -107,24 +124,26 @@ class AccountController {
             @RequestParam(defaultValue = "") String present,
             @RequestParam(defaultValue = "") String fresh,
             @RequestParam(defaultValue = "") String again,
+            HttpServletRequest request,
             Model model) {
         Form form = Form.blank(me, words);
-        if (!people.passwordIs(me.signInName(), present)) {
-            form.problem("present", "problem.password.wrong");
-        }
+        present(me, present, form, "present", request);
         if (fresh.length() < 10) {
             form.problem("fresh", "problem.password.short");
         } else if (fresh.getBytes(StandardCharsets.UTF_8).length > 72) {
             form.problem("fresh", "problem.password.long");
+        } else if (Passwords.trivial(fresh, me)) {
+            form.problem("fresh", "problem.password.trivial");
         } else if (!fresh.equals(again)) {
             form.problem("again", "problem.password.same");
         }
         if (form.fits()) {
             people.setPassword(me.id(), fresh);
+            people.endSessionsBut(me, request.getSession().getId());
             audit.add(me, Audit.What.PASSWORD_CHANGED, "");
             return new ModelAndView("redirect:/account?changed");
         }
-        account(me, model);
+        account(me, request, model);
         return unfit(model, form);
     }
 
@@ -133,21 +152,33 @@ class AccountController {
             @Me Person me,
             @RequestParam(defaultValue = "") String present,
             @RequestParam(defaultValue = "") String pin,
+            HttpServletRequest request,
             Model model) {
         Form form = Form.blank(me, words);
-        if (!people.passwordIs(me.signInName(), present)) {
-            form.problem("pin-present", "problem.password.wrong");
-        }
+        present(me, present, form, "pin-present", request);
         if (!Pins.fit(pin)) {
             form.problem("pin", "problem.pin.unfit");
         }
         if (form.fits()) {
             pins.set(me.id(), pin);
+            people.endSessionsBut(me, request.getSession().getId());
             audit.add(me, Audit.What.PIN_SET, "");
             return new ModelAndView("redirect:/account?pin");
         }
-        account(me, model);
+        account(me, request, model);
         return unfit(model, form);
+    }
+
+    /** The password of whoever sits here: as few tries as at the door, or a found tablet would be one to try at. */
+    private void present(Person me, String typed, Form form, String field, HttpServletRequest request) {
+        String name = "present " + me.id();
+        if (!misses.claim(name, request.getRemoteAddr())) {
+            form.problem(field, "problem.password.locked");
+        } else if (people.passwordIs(me.signInName(), typed)) {
+            misses.forget(name, request.getRemoteAddr());
+        } else {
+            form.problem(field, "problem.password.wrong");
+        }
     }
 
     private static ModelAndView unfit(Model model, Form form) {

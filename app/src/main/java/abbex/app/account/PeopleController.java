@@ -10,6 +10,8 @@ import abbex.app.people.Passwords;
 import abbex.app.people.People;
 import abbex.app.people.Person;
 import abbex.app.people.Role;
+import abbex.app.people.SignInName;
+import jakarta.servlet.http.HttpServletRequest;
 import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
@@ -27,8 +29,10 @@ class PeopleController {
     private final People people;
     private final Audit audit;
     private final Words words;
+    private final Keeping keeping;
 
-    PeopleController(People people, Audit audit, Words words) {
+    PeopleController(People people, Audit audit, Words words, Keeping keeping) {
+        this.keeping = keeping;
         this.people = people;
         this.audit = audit;
         this.words = words;
@@ -42,6 +46,8 @@ class PeopleController {
     private ModelAndView page(Person me, Form form) {
         ModelAndView page = form.on(new ModelAndView("people"));
         page.addObject("staff", people.ofShop(me.shop()));
+        page.addObject("keeping", keeping.state().orElse(null));
+        page.addObject("clock", Reader.of(me));
         page.addObject("roles", Role.values());
         return page;
     }
@@ -49,10 +55,10 @@ class PeopleController {
     @PostMapping("/people")
     ModelAndView add(@Me Person me, @RequestParam Map<String, String> typed) {
         Form form = new Form(me, words, typed);
-        String name = form.text("name").toLowerCase(Locale.ROOT);
+        String name = SignInName.of(form.text("name"));
         String display = form.named("display", 120, "problem.person.display");
         String initials = form.text("initials").toUpperCase(Locale.ROOT);
-        if (!name.matches("[\\p{L}\\p{N}][\\p{L}\\p{N}._-]{1,39}")) {
+        if (name.isEmpty()) {
             form.problem("name", "problem.person.name");
         } else if (people.nameTaken(name)) {
             form.problem("name", "problem.person.taken");
@@ -89,6 +95,14 @@ class PeopleController {
             people.deactivate(me.shop(), who);
             audit.add(me, Audit.What.PERSON_DEACTIVATED, who.signInName());
         }
+        return "redirect:/people";
+    }
+
+    @PostMapping("/people/{person}/sign-out")
+    String signOut(@Me Person me, @PathVariable UUID person, HttpServletRequest request) {
+        Person who = own(me, person);
+        people.endSessionsBut(who, request.getSession().getId());
+        audit.add(me, Audit.What.SIGNED_OUT_ELSEWHERE, who.signInName());
         return "redirect:/people";
     }
 

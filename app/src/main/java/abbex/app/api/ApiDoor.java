@@ -2,7 +2,11 @@ package abbex.app.api;
 
 import abbex.app.people.ApiKeys;
 import abbex.app.people.Misses;
+import abbex.app.people.SignInName;
+import abbex.app.store.Busy;
 import abbex.app.words.Bundles;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import io.github.bucket4j.Bucket;
 import io.github.bucket4j.ConsumptionProbe;
 import jakarta.servlet.FilterChain;
@@ -17,6 +21,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Stream;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContext;
@@ -61,10 +66,21 @@ final class ApiDoor {
         }
     }
 
-    /** A name that five misses have locked is not looked up. */
+    /**
+     * A name that five misses have locked is not looked up. A program may send many requests at once: those of one caller that
+     * is not known yet are looked at one after the other, and one that brings what was right a minute ago counts no more.
+     */
     static final class Lock extends OncePerRequestFilter {
+        private static final int STRIPES = 64;
+
         private final Misses misses;
         private final Bundles words;
+        private final Cache<String, Boolean> right = Caffeine.newBuilder()
+                .maximumSize(1000)
+                .expireAfterWrite(Duration.ofMinutes(1))
+                .build();
+        private final Object[] turns =
+                Stream.generate(Object::new).limit(STRIPES).toArray();
 
         Lock(Misses misses, Bundles words) {
             this.misses = misses;
@@ -75,11 +91,33 @@ final class ApiDoor {
         protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
                 throws ServletException, IOException {
             Optional<String> name = name(request);
-            if (name.isPresent() && misses.locked(name.get(), request.getRemoteAddr())) {
-                refuse(response, words);
+            String brought = request.getRemoteAddr() + " " + request.getHeader("Authorization");
+            if (name.isEmpty() || right.getIfPresent(brought) != null) {
+                chain.doFilter(request, response);
                 return;
             }
-            chain.doFilter(request, response);
+            String counted = SignInName.of(name.get());
+            synchronized (
+                    turns[
+                            Math.floorMod(
+                                    31 * counted.hashCode()
+                                            + request.getRemoteAddr().hashCode(),
+                                    STRIPES)]) {
+                if (right.getIfPresent(brought) == null && !misses.claim(counted, request.getRemoteAddr())) {
+                    refuse(response, words);
+                    return;
+                }
+                try {
+                    chain.doFilter(request, response);
+                } catch (Busy notLookedAt) {
+                    misses.giveBack(counted, request.getRemoteAddr());
+                    throw notLookedAt;
+                }
+                if (response.getStatus() != HttpServletResponse.SC_UNAUTHORIZED) {
+                    right.put(brought, true);
+                    misses.forget(counted, request.getRemoteAddr());
+                }
+            }
         }
     }
 

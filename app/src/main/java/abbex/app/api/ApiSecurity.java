@@ -38,7 +38,6 @@ class ApiSecurity {
                 .addFilterBefore(new ApiDoor.ByKey(keys, words), BasicAuthenticationFilter.class)
                 .addFilterBefore(new ApiDoor.Pace(perMinute, words), AuthorizationFilter.class)
                 .httpBasic(b -> b.authenticationEntryPoint((request, response, why) -> {
-                    ApiDoor.name(request).ifPresent(name -> misses.missed(name, request.getRemoteAddr()));
                     ApiDoor.refuse(response, words);
                 }))
                 .exceptionHandling(

@@ -40,12 +40,16 @@ class ComputeController {
                     .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
                     .build())
             .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
+            // A number is what was written: 1e400 is out of range, not infinite.
+            .enable(DeserializationFeature.USE_BIG_DECIMAL_FOR_FLOATS)
             .build();
     private final Words words;
     private final Bundles bundles;
     private final Cards cards;
+    private final Work work;
 
-    ComputeController(Words words, Bundles bundles, Cards cards) {
+    ComputeController(Words words, Bundles bundles, Cards cards, Work work) {
+        this.work = work;
         this.cards = cards;
         this.words = words;
         this.bundles = bundles;
@@ -53,90 +57,98 @@ class ComputeController {
 
     @RequestMapping("/api/v1/compute/drop")
     ResponseEntity<String> drop(HttpServletRequest request) throws IOException {
-        DropRequest asked = DropRequest.of(body(request), words);
-        Assessment judged = Assessment.of(asked.vehicle(), asked.sheets(), asked.advertised(), asked.limits());
-        return answer(DropAnswer.of(judged, asked.reader(), words));
+        return answer(request, body -> {
+            DropRequest asked = DropRequest.of(body, words);
+            Assessment judged = Assessment.of(asked.vehicle(), asked.sheets(), asked.advertised(), asked.limits());
+            return DropAnswer.of(judged, asked.reader(), words);
+        });
     }
 
     @RequestMapping("/api/v1/compute/tyre")
     ResponseEntity<String> tyre(HttpServletRequest request) throws IOException {
-        return answer(TyreAnswer.of(body(request), this::refusal));
+        return answer(request, body -> TyreAnswer.of(body, this::refusal));
     }
 
     @RequestMapping("/api/v1/compute/wheel-change")
     ResponseEntity<String> wheelChange(HttpServletRequest request) throws IOException {
-        return answer(WheelChangeAnswer.of(body(request), this::refusal, words, METRIC));
+        return answer(request, body -> WheelChangeAnswer.of(body, this::refusal, words, METRIC));
     }
 
     @RequestMapping("/api/v1/compute/clearance")
     ResponseEntity<String> clearance(HttpServletRequest request) throws IOException {
-        return answer(ClearanceAnswer.of(body(request), this::refusal));
+        return answer(request, body -> ClearanceAnswer.of(body, this::refusal));
     }
 
     @RequestMapping("/api/v1/compute/crossing")
     ResponseEntity<String> crossing(HttpServletRequest request) throws IOException {
-        return answer(CrossingAnswer.of(body(request)));
+        return answer(request, body -> CrossingAnswer.of(body));
     }
 
     @RequestMapping("/api/v1/compute/spring")
     ResponseEntity<String> spring(HttpServletRequest request) throws IOException {
-        return answer(SpringAnswer.of(body(request)));
+        return answer(request, body -> SpringAnswer.of(body));
     }
 
     @RequestMapping("/api/v1/compute/kit")
     ResponseEntity<String> kit(HttpServletRequest request) throws IOException {
-        return answer(KitAnswer.of(body(request), words, METRIC));
+        return answer(request, body -> KitAnswer.of(body, words, METRIC));
     }
 
     @RequestMapping("/api/v1/compute/torque")
     ResponseEntity<String> torque(HttpServletRequest request) throws IOException {
-        return answer(TorqueAnswer.of(body(request)));
+        return answer(request, body -> TorqueAnswer.of(body));
     }
 
     @RequestMapping("/api/v1/compute/workcard")
     ResponseEntity<String> workcard(HttpServletRequest request) throws IOException {
-        return answer(CardAnswer.of(body(request), cards.shipped()));
+        return answer(request, body -> CardAnswer.of(body, cards.shipped()));
     }
 
     @RequestMapping("/api/v1/compute/trail")
     ResponseEntity<String> trail(HttpServletRequest request) throws IOException {
-        return within(body(request), MotorcycleAnswer::trail);
+        return within(request, MotorcycleAnswer::trail);
     }
 
     @RequestMapping("/api/v1/compute/stand")
     ResponseEntity<String> stand(HttpServletRequest request) throws IOException {
-        return within(body(request), MotorcycleAnswer::stand);
+        return within(request, MotorcycleAnswer::stand);
     }
 
     @RequestMapping("/api/v1/compute/linkage")
     ResponseEntity<String> linkage(HttpServletRequest request) throws IOException {
-        return within(body(request), MotorcycleAnswer::linkage);
+        return within(request, MotorcycleAnswer::linkage);
     }
 
     @RequestMapping("/api/v1/compute/leaf")
     ResponseEntity<String> leaf(HttpServletRequest request) throws IOException {
-        return within(body(request), TruckAnswer::leaf);
+        return within(request, TruckAnswer::leaf);
     }
 
     @RequestMapping("/api/v1/compute/driveline")
     ResponseEntity<String> driveline(HttpServletRequest request) throws IOException {
-        return within(body(request), TruckAnswer::driveline);
+        return within(request, TruckAnswer::driveline);
     }
 
     /** Each figure fits, and all of them together do not: told in the core's own words. */
-    private ResponseEntity<String> within(JsonNode body, Function<JsonNode, Object> compute) {
-        try {
-            return answer(compute.apply(body));
-        } catch (IllegalArgumentException apart) {
-            throw ApiProblem.worded("", "", String.valueOf(apart.getMessage()), "");
-        }
+    private ResponseEntity<String> within(HttpServletRequest request, Function<JsonNode, Object> compute)
+            throws IOException {
+        return answer(request, body -> {
+            try {
+                return compute.apply(body);
+            } catch (IllegalArgumentException apart) {
+                throw ApiProblem.worded("", "", String.valueOf(apart.getMessage()), "");
+            }
+        });
     }
 
     private String refusal(TyreParse.Refused refused) {
         return words.say("tyre." + refused.why(), METRIC, "read", refused.raw());
     }
 
-    private ResponseEntity<String> answer(Object answer) {
+    private ResponseEntity<String> answer(HttpServletRequest request, Function<JsonNode, Object> compute)
+            throws IOException {
+        JsonNode body = body(request);
+        Object answer = work.done(String.valueOf(request.getRemoteUser()), () -> compute.apply(body));
         return ResponseEntity.ok().contentType(MediaType.APPLICATION_JSON).body(json.writeValueAsString(answer));
     }
 

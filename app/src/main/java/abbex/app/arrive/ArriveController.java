@@ -6,6 +6,7 @@ import abbex.app.page.Me;
 import abbex.app.page.NotHere;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
+import abbex.app.people.Audit;
 import abbex.app.people.Person;
 import abbex.app.store.Ids;
 import abbex.core.vehicle.Architecture;
@@ -29,8 +30,10 @@ class ArriveController {
     private final JobHeads heads;
     private final Words words;
     private final Clock clock;
+    private final Audit audit;
 
-    ArriveController(Jobs jobs, JobHeads heads, Words words, Clock clock) {
+    ArriveController(Jobs jobs, JobHeads heads, Words words, Clock clock, Audit audit) {
+        this.audit = audit;
         this.jobs = jobs;
         this.heads = heads;
         this.words = words;
@@ -64,7 +67,10 @@ class ArriveController {
         ArriveForm form = new ArriveForm(new Form(me, words, parameters));
         Optional<VehicleFacts> known = jobs.byPlate(me.shop(), form.form().text("plate"));
         VehicleFacts typed = form.vehicle(known.map(VehicleFacts::id).orElseGet(Ids::fresh));
-        VehicleFacts vehicle = known.map(typed::withBlanksFrom).orElse(typed);
+        Optional<KnownAgain> again = known.map(k -> KnownAgain.of(
+                k, typed.withBlanksFrom(k), jobs.openStay(me.shop(), k.id()).orElse(null)));
+        VehicleFacts vehicle = again.map(a -> form.changes() ? typed.withBlanksFrom(a.vehicle()) : a.vehicle())
+                .orElse(typed);
         Job received = form.stay(
                 new Job.Identity(
                         job,
@@ -77,10 +83,22 @@ class ArriveController {
                         Job.Edition.FIRST),
                 vehicle);
         form.limits();
+        again.ifPresent(form::ask);
         if (!form.form().fits()) {
-            return page(form.form(), job, false);
+            ModelAndView page = page(form.form(), job, false);
+            again.ifPresent(a -> {
+                page.addObject("again", a);
+                page.addObject("differs", new KnownWords(words, Reader.of(me)).lines(a));
+            });
+            return page;
         }
         jobs.receive(received, me);
+        if (again.isPresent() && form.changes()) {
+            audit.add(
+                    me,
+                    Audit.What.VEHICLE_CHANGED,
+                    vehicle.plate() + ": " + again.get().fields());
+        }
         return measure(job);
     }
 

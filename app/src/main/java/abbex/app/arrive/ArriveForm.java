@@ -80,6 +80,21 @@ public class ArriveForm {
         }
     }
 
+    /** What was typed otherwise than it is known is to count, for the vehicle's earlier stays too. */
+    boolean changes() {
+        return text("known").equals(KnownAgain.Choice.CHANGE.name());
+    }
+
+    /** What has to be answered before a vehicle that is known is received again. */
+    void ask(KnownAgain again) {
+        if (again.openStay() != null && !text("another").equals("on")) {
+            form.problem("another", "problem.known.here");
+        }
+        if (!again.differs().isEmpty() && text("known").isEmpty()) {
+            form.problem("known-answer", "problem.known.differs");
+        }
+    }
+
     private String text(String field) {
         return form.text(field);
     }
@@ -90,6 +105,8 @@ public class ArriveForm {
         form.named("name", 120, "problem.name.missing");
         if (!text("plate").isEmpty() && VehicleFacts.plateKey(text("plate")).isEmpty()) {
             form.problem("plate", "problem.plate");
+        } else if (VehicleFacts.plateKey(text("plate")).length() > 20) {
+            form.problem("plate", "problem.long", "most", "20");
         }
         form.line("tyreFront", 40);
         form.line("tyreRear", 40);

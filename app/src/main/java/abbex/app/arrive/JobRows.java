@@ -49,13 +49,13 @@ class JobRows {
 
     /** Measures of the vehicles, promises of the stays and all stays of the vehicles, told apart by what each is. */
     private static final String AROUND = """
-            select 'measure' what, m.vehicle_id id, m.name, m.raw, m.nm, null most_raw, null most_nm, null at
+            select 'measure' what, m.vehicle_id id, m.name, m.raw, m.nm, null most_raw, null most_nm, 0 at
               from vehicle_measure m where m.shop_id = :shop and m.vehicle_id in (:vehicles)
             union all
-            select 'promise', a.job_id, a.end_code, a.least_raw, a.least_nm, a.most_raw, a.most_nm, null
+            select 'promise', a.job_id, a.end_code, a.least_raw, a.least_nm, a.most_raw, a.most_nm, 0
               from job_advertised a where a.shop_id = :shop and a.job_id in (:jobs)
             union all
-            select 'stay', j.vehicle_id, j.id, null, null, null, null, j.arrived_at
+            select 'stay', j.vehicle_id, j.id, null, null, null, null, j.nr
               from job j where j.shop_id = :shop and j.vehicle_id in (:vehicles)
              order by at, name
             """;

@@ -3,7 +3,9 @@ package abbex.app.arrive;
 import abbex.app.people.Audit;
 import abbex.app.people.Person;
 import abbex.app.store.Ids;
+import abbex.app.store.Journal;
 import abbex.app.store.Reads;
+import abbex.app.store.StaysSo;
 import abbex.app.store.Times;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -12,6 +14,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
@@ -21,10 +24,10 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Vehicles and their stays, one shop at a time: the public service of the station. */
 @Service
-public class Jobs {
+public class Jobs implements StaysSo {
     private static final String VEHICLES = """
             select v.id, v.name,
-                   (select j.id from job j where j.vehicle_id = v.id order by j.arrived_at desc, j.id limit 1) job
+                   (select j.id from job j where j.vehicle_id = v.id order by j.nr desc limit 1) job
               from vehicle v where v.shop_id = :shop
             """;
 
@@ -61,6 +64,9 @@ public class Jobs {
              where j.shop_id = :shop and j.id = :job for update
             """;
 
+    private static final String BLANK =
+            "update job set customer = '', contact = '', version = version + 1 where id = :job";
+
     private static final String MOVE = """
             update job set place = :place, bay = :bay, holder_id = :holder, due_back = :due, moved = moved + 1
              where id = :job and shop_id = :shop and moved = coalesce(:moved, moved)
@@ -72,8 +78,17 @@ public class Jobs {
     private final Clock clock;
     private final ApplicationEventPublisher events;
     private final Audit audit;
+    private final Journal journal;
 
-    Jobs(JdbcClient jdbc, Clock clock, ApplicationEventPublisher events, Audit audit, Reads reads, JobRows rows) {
+    Jobs(
+            JdbcClient jdbc,
+            Clock clock,
+            ApplicationEventPublisher events,
+            Audit audit,
+            Reads reads,
+            JobRows rows,
+            Journal journal) {
+        this.journal = journal;
         this.rows = rows;
         this.reads = reads;
         this.audit = audit;
@@ -127,6 +142,18 @@ public class Jobs {
     /** The vehicle that the shop knows by this plate. */
     public Optional<VehicleFacts> byPlate(UUID shop, String plate) {
         return rows.byPlate(shop, plate);
+    }
+
+    /** The stay of a vehicle that has not left yet, the newest if there are more. */
+    Optional<UUID> openStay(UUID shop, UUID vehicle) {
+        return jdbc.sql("""
+                        select id from job where shop_id = :shop and vehicle_id = :vehicle and place not in ('GONE', 'OUT')
+                         order by nr desc limit 1
+                        """)
+                .param("shop", shop.toString())
+                .param("vehicle", vehicle.toString())
+                .query((row, n) -> Ids.id(row, "id"))
+                .optional();
     }
 
     /** Saves a new stay and says so, in one transaction. */
@@ -276,12 +303,32 @@ public class Jobs {
     /** The customer's name and contact go; what was measured stays. */
     @Transactional
     public void blankCustomer(Person by, Job job) {
-        jdbc.sql(
-                        "update job set customer = '', contact = '', version = version + 1 where id = :job and shop_id = :shop")
+        journal.keep(Journal.What.CUSTOMER_BLANKED, job.id());
+        jdbc.sql(BLANK + " and shop_id = :shop")
                 .param("job", job.id().toString())
                 .param("shop", by.shop().toString())
                 .update();
         audit.add(by, Audit.What.CUSTOMER_BLANKED, job.vehicle().plate());
+    }
+
+    @Override
+    public Set<Journal.What> takes() {
+        return Set.of(Journal.What.CUSTOMER_BLANKED);
+    }
+
+    @Override
+    public String holds() {
+        return jdbc.sql("select count(*) stays, date(max(arrived_at)) newest from job")
+                .query((row, n) -> row.getInt("stays") + " stays, the newest of " + row.getString("newest"))
+                .single();
+    }
+
+    @Override
+    public boolean again(Journal.Line line) {
+        return jdbc.sql(BLANK + " and (customer <> '' or contact <> '')")
+                        .param("job", line.of().toString())
+                        .update()
+                > 0;
     }
 
     public LocalDate today(java.time.ZoneId zone) {

@@ -25,7 +25,7 @@ public class WheelSets {
               from wheel_set s left join wheel_set_item i on i.set_id = s.id
              where s.shop_id = :shop and s.vehicle_id = :vehicle
                and not exists (select 1 from withdrawal w where w.shop_id = s.shop_id and w.of_id = s.id)
-             order by s.made_at, s.id
+             order by s.nr
             """;
 
     private static final String SAVE = """

@@ -4,6 +4,7 @@ import abbex.app.page.Numerals;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.app.people.Person;
+import abbex.app.store.PlainText;
 import abbex.core.units.Graduation;
 import abbex.core.units.Length;
 import abbex.core.units.LengthUnit;
@@ -142,7 +143,8 @@ public final class Form {
 
     /** A line of text: it may be empty, but not too long, and every character is one that can be shown. */
     public String line(String field, int longest) {
-        return within(field, longest, text(field).chars().anyMatch(Character::isISOControl));
+        return within(
+                field, longest, text(field).chars().anyMatch(c -> Character.isISOControl(c) || c == PlainText.INSTEAD));
     }
 
     /** Lines of text. */
@@ -150,7 +152,10 @@ public final class Form {
         return within(
                 field,
                 longest,
-                text(field).chars().anyMatch(c -> Character.isISOControl(c) && c != '\n' && c != '\r' && c != '\t'));
+                text(field)
+                        .chars()
+                        .anyMatch(c -> Character.isISOControl(c) && c != '\n' && c != '\r' && c != '\t'
+                                || c == PlainText.INSTEAD));
     }
 
     private String within(String field, int longest, boolean unprintable) {

@@ -23,16 +23,16 @@ import org.springframework.stereotype.Service;
 public class LowPoints {
     /** Low points, the foremost first, and the vehicle's own grounds, which have points in place of measures. */
     private static final String OF = """
-            select id, kind, name, along_raw, along_from, along_nm, height_raw, height_nm, sheet_id, null points, made_at
+            select id, kind, name, along_raw, along_from, along_nm, height_raw, height_nm, sheet_id, null points, nr
               from low_point
              where shop_id = :shop and vehicle_id = :vehicle
                and not exists (select 1 from withdrawal w where w.shop_id = low_point.shop_id and w.of_id = low_point.id)
             union all
-            select id, '', name, '', '', 0, '', 0, null, points, made_at
+            select id, '', name, '', '', 0, '', 0, null, points, nr
               from own_ground
              where shop_id = :shop and vehicle_id = :vehicle
                and not exists (select 1 from withdrawal w where w.shop_id = own_ground.shop_id and w.of_id = own_ground.id)
-             order by along_nm desc, made_at, id
+             order by along_nm desc, nr
             """;
 
     private static final String ADD = """

@@ -1,6 +1,7 @@
 package abbex.app.handover;
 
 import abbex.app.page.Numerals;
+import abbex.app.store.PlainText;
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
 import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
@@ -46,7 +47,7 @@ class SheetPdf {
         String html = "<html lang=\"en\"><head><title>" + HtmlUtils.htmlEscape(title, "UTF-8")
                 + "</title><meta name=\"subject\" content=\"" + HtmlUtils.htmlEscape(foot, "UTF-8") + "\"/><style>"
                 + page + style
-                + "</style></head><body>" + named(Numerals.printable(body)) + "</body></html>";
+                + "</style></head><body>" + named(Numerals.printable(PlainText.of(body))) + "</body></html>";
         try (ByteArrayOutputStream out = new ByteArrayOutputStream()) {
             PdfRendererBuilder builder = new PdfRendererBuilder();
             builder.useFont(() -> font("IBMPlexSans_400Regular.ttf"), FACE, 400, FontStyle.NORMAL, true);
@@ -68,7 +69,7 @@ class SheetPdf {
     }
 
     private static String css(String text) {
-        return Numerals.printable(text).replaceAll("[\"\\\\\\p{Cntrl}<&]", " ");
+        return Numerals.printable(PlainText.of(text)).replaceAll("[\"\\\\\\p{Cntrl}<&]", " ");
     }
 
     private static InputStream font(String name) {

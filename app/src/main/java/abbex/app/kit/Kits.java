@@ -31,7 +31,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class Kits {
     /** Kits of a stay in the order in which they were named, each with the newest choice, then what was told, in order. */
     private static final String OF = """
-            select 'kit' what, id, null end_of, null field, null raw, null value, 0 seq, made_at,
+            select 'kit' what, id, null end_of, null field, null raw, null value, nr seq, made_at,
                    (select kit_id from kit_choice c where c.shop_id = k.shop_id and c.job_id = k.job_id
                      order by seq desc limit 1) chosen,
                    (select reason from kit_choice c where c.shop_id = k.shop_id and c.job_id = k.job_id
@@ -40,7 +40,7 @@ public class Kits {
             union all
             select 'told', kit_id, end_of, field, raw, value, seq, null, null, null
               from kit_value where shop_id = :shop and vehicle_id = :vehicle
-             order by what, seq, made_at, id
+             order by what, seq
             """;
 
     /** The newest figures of every kit of a shop that has a name, with the kind of vehicle that it was for. */

@@ -13,6 +13,7 @@ import abbex.core.units.LengthUnit;
 import abbex.core.vehicle.Places;
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -30,7 +31,7 @@ import org.springframework.stereotype.Component;
 class ReadingLog {
     private static final String READING_COLUMNS = """
             select r.id, r.sheet_id, r.person_id, p.initials, r.corner, r.method, r.act, r.raw, r.bare_unit, r.tape,
-                   r.value_nm, r.supersedes, r.restores, r.taken_at
+                   r.value_nm, r.supersedes, r.restores, r.taken_at, r.nr
               from reading r join person p on p.id = r.person_id
             """;
 
@@ -38,31 +39,29 @@ class ReadingLog {
              join sheet s on s.id = r.sheet_id
              where r.shop_id = :shop and s.job_id in (:jobs) and r.act <> 'WITHDRAW'
                and not exists (select 1 from reading n where n.supersedes = r.id)
-             order by r.taken_at, r.id
+             order by r.nr
             """;
 
     private static final String OF_SPOT = READING_COLUMNS + """
              where r.shop_id = :shop and r.sheet_id = :sheet and r.person_id = :person
                and r.corner = :corner and r.method = :method
-             order by r.taken_at, r.id
-            """;
-
-    private static final String NEWEST = """
-            select max(taken_at) newest from reading where shop_id = :shop and sheet_id = :sheet and person_id = :person
+             order by r.nr
             """;
 
     private static final String BY_CLIENT = READING_COLUMNS + " where r.shop_id = :shop and r.client_id = :client";
 
     private static final String APPEND = """
             insert into reading (id, shop_id, sheet_id, client_id, person_id, corner, method, act, raw, bare_unit, tape,
-                                 value_nm, supersedes, restores, taken_at)
+                                 value_nm, supersedes, restores, taken_at, came_at)
             values (:id, :shop, :sheet, :client, :person, :corner, :method, :act, :raw, :unit, :tape,
-                    :value, :supersedes, :restores, :at)
+                    :value, :supersedes, :restores, :at, :came)
             """;
 
     private final JdbcClient jdbc;
+    private final Clock clock;
 
-    ReadingLog(JdbcClient jdbc) {
+    ReadingLog(JdbcClient jdbc, Clock clock) {
+        this.clock = clock;
         this.jdbc = jdbc;
     }
 
@@ -101,18 +100,6 @@ class ReadingLog {
                 .list();
     }
 
-    /** When a person last wrote on a sheet; empty when they did not yet. */
-    Optional<Instant> newest(Person by, SheetRow sheet) {
-        return jdbc.sql(NEWEST)
-                .param("shop", by.shop().toString())
-                .param("sheet", sheet.id().toString())
-                .param("person", by.id().toString())
-                .query((row, n) -> row.getString("newest") == null
-                        ? Optional.<Instant>empty()
-                        : Optional.of(Times.instant(row, "newest")))
-                .single();
-    }
-
     void append(
             Person by,
             SheetRow sheet,
@@ -140,6 +127,7 @@ class ReadingLog {
                 .param("supersedes", Ids.text(supersedes))
                 .param("restores", Ids.text(restores))
                 .param("at", Times.column(at))
+                .param("came", Times.column(clock.instant()))
                 .update();
     }
 
@@ -162,6 +150,7 @@ class ReadingLog {
                 value,
                 Ids.maybe(row, "supersedes"),
                 Ids.maybe(row, "restores"),
-                Times.instant(row, "taken_at"));
+                Times.instant(row, "taken_at"),
+                row.getLong("nr"));
     }
 }

@@ -19,6 +19,8 @@ import org.jspecify.annotations.Nullable;
  * @param raw as typed; null when withdrawn
  * @param value exact; null when withdrawn
  * @param supersedes the row it replaces
+ * @param takenAt by the device that it was typed on
+ * @param nr in the order in which the server took them
  * @param restores with undo, the row whose text stands again
  */
 record ReadingRow(
@@ -34,7 +36,8 @@ record ReadingRow(
         @Nullable Length value,
         @Nullable UUID supersedes,
         @Nullable UUID restores,
-        Instant takenAt) {
+        Instant takenAt,
+        long nr) {
 
     enum Act {
         TAKE,
@@ -54,6 +57,6 @@ record ReadingRow(
     }
 
     Reading reading() {
-        return new Reading(spot, tapeReading(), initials, takenAt, act != Act.TAKE);
+        return new Reading(spot, tapeReading(), initials, takenAt, act != Act.TAKE, nr);
     }
 }

@@ -24,6 +24,7 @@ import abbex.core.units.TapeReading;
 import abbex.core.units.TapeText;
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
@@ -52,8 +53,8 @@ public class Sheets {
              where s.shop_id = :shop and s.job_id in (:jobs) order by s.job_id, s.seq, e.id
             """;
 
-    /** No request is on its way for longer than another by more (ours). */
-    private static final Duration ON_THE_WAY = Duration.ofSeconds(5);
+    /** What took longer to come in says when it was typed (ours). */
+    private static final Duration ON_THE_WAY = Duration.ofMinutes(1);
 
     /** No vehicle is measured more often in one stay (ours, against a button that is held). */
     private static final int MOST_SHEETS = 30;
@@ -77,6 +78,7 @@ public class Sheets {
 
     private final Reads reads;
     private final JdbcClient jdbc;
+    private final Clock clock;
     private final NextAct nextAct;
     private final Audit audit;
     private final ReadingLog log;
@@ -92,7 +94,9 @@ public class Sheets {
             Audit audit,
             ReadingLog log,
             Rules rules,
-            Reads reads) {
+            Reads reads,
+            Clock clock) {
+        this.clock = clock;
         this.wheels = wheels;
         this.reads = reads;
         this.jobs = jobs;
@@ -270,23 +274,18 @@ public class Sheets {
             audit.add(
                     by,
                     Audit.What.CORRECTED,
-                    sheet.seq() + ", " + spot.place().code() + " " + spot.way().code() + ": " + last.raw() + " – "
-                            + raw);
+                    sheet.seq() + ", " + spot.place().code() + " " + spot.way().code() + ": " + last.raw() + " – " + raw
+                            + waited(at));
         }
-        Instant typed = inOrder(by, sheet, at);
-        log.append(by, sheet, spot, client, act, raw, read.value(), last == null ? null : last.id(), null, typed);
+        log.append(by, sheet, spot, client, act, raw, read.value(), last == null ? null : last.id(), null, at);
         return new Outcome.Stored(false);
     }
 
-    /**
-     * What waited is told how long ago it was typed, and the way it took adds to that now more, now less: what arrives just
-     * behind another text of the same person was typed after it.
-     */
-    private Instant inOrder(Person by, SheetRow sheet, Instant at) {
-        return log.newest(by, sheet)
-                .filter(newest -> !at.isAfter(newest) && at.isAfter(newest.minus(ON_THE_WAY)))
-                .map(newest -> newest.plus(1, ChronoUnit.MICROS))
-                .orElse(at);
+    /** When the device says that it was typed, where that is not when it came in. */
+    private String waited(Instant typed) {
+        return typed.isBefore(clock.instant().minus(ON_THE_WAY))
+                ? " (typed " + typed.truncatedTo(ChronoUnit.SECONDS) + ")"
+                : "";
     }
 
     /** Takes back this person's last act at the spot by appending; false when there is nothing to take back. */

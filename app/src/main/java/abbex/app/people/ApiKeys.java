@@ -1,6 +1,8 @@
 package abbex.app.people;
 
 import abbex.app.store.Ids;
+import abbex.app.store.Journal;
+import abbex.app.store.StaysSo;
 import abbex.app.store.Times;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
@@ -12,6 +14,7 @@ import java.util.Base64;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -22,7 +25,7 @@ import org.springframework.stereotype.Service;
  * is kept: there is nothing to guess that a slow hash would have to guard.
  */
 @Service
-public class ApiKeys {
+public class ApiKeys implements StaysSo {
     private static final String PREFIX = "abbex_";
     private static final SecureRandom RANDOM = new SecureRandom();
 
@@ -47,8 +50,10 @@ public class ApiKeys {
     private final JdbcClient jdbc;
     private final Clock clock;
     private final Audit audit;
+    private final Journal journal;
 
-    ApiKeys(JdbcClient jdbc, Clock clock, Audit audit) {
+    ApiKeys(JdbcClient jdbc, Clock clock, Audit audit, Journal journal) {
+        this.journal = journal;
         this.jdbc = jdbc;
         this.clock = clock;
         this.audit = audit;
@@ -80,6 +85,7 @@ public class ApiKeys {
         Optional<Key> known =
                 ofShop(by.shop()).stream().filter(k -> k.id().equals(key)).findFirst();
         if (known.isPresent() && known.get().revokedAt() == null) {
+            journal.keep(Journal.What.KEY_REVOKED, key);
             jdbc.sql("update api_key set revoked_at = :at where id = :id and shop_id = :shop")
                     .param("at", Times.column(clock.instant()))
                     .param("id", key.toString())
@@ -88,6 +94,20 @@ public class ApiKeys {
             audit.add(by, Audit.What.KEY_REVOKED, known.get().name());
         }
         return known.isPresent();
+    }
+
+    @Override
+    public Set<Journal.What> takes() {
+        return Set.of(Journal.What.KEY_REVOKED);
+    }
+
+    @Override
+    public boolean again(Journal.Line line) {
+        return jdbc.sql("update api_key set revoked_at = :at where id = :id and revoked_at is null")
+                        .param("at", Times.column(line.at()))
+                        .param("id", line.of().toString())
+                        .update()
+                > 0;
     }
 
     public List<Key> ofShop(UUID shop) {

@@ -16,6 +16,11 @@ public class Audit {
     /** What is kept. */
     public enum What {
         SIGNED_IN,
+        SIGN_IN_FAILED,
+        SIGN_IN_LOCKED,
+        PIN_FAILED,
+        PIN_LOCKED,
+        SIGNED_OUT_ELSEWHERE,
         PERSON_ADDED,
         PERSON_DEACTIVATED,
         PASSWORD_RESET,
@@ -29,6 +34,7 @@ public class Audit {
         HAND_OVER_UNDONE,
         EXPORTED,
         CUSTOMER_BLANKED,
+        VEHICLE_CHANGED,
         LIMITS_SET,
         CLEARANCES_SET,
         WALK_SET,

@@ -1,5 +1,6 @@
 package abbex.app.people;
 
+import abbex.app.store.Busy;
 import abbex.app.store.Times;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
@@ -8,16 +9,26 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.time.Clock;
 import java.time.Duration;
-import java.time.Instant;
+import java.time.LocalDateTime;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.web.filter.OncePerRequestFilter;
 
-/** Five misses lock a name at an address for a quarter of an hour, whether the name exists or not. */
+/**
+ * Five misses lock a name at an address for a quarter of an hour, whether the name exists or not. An attempt counts before
+ * what it brings is looked at, in one statement: a hundred that come at once are a hundred, and five of them are looked at.
+ */
 @Service
 public class Misses {
     static final int ALLOWED = 5;
     static final Duration LOCKED = Duration.ofMinutes(15);
+
+    /** What is older counts no more; the clock of the lock runs from the last attempt that was let through. */
+    private static final String CLAIM = """
+            insert into attempt (name, address, n, at) values (:name, :address, 1, :now)
+                on duplicate key update n = if(at < :since, 1, n + 1), at = if(n <= :allowed, :now, at)
+            returning n
+            """;
 
     private final JdbcClient jdbc;
     private final Clock clock;
@@ -27,38 +38,53 @@ public class Misses {
         this.clock = clock;
     }
 
-    public boolean locked(String name, String address) {
-        return jdbc.sql("select count(*) from sign_in_miss where name = :name and address = :address and at > :since")
-                        .param("name", key(name))
+    /**
+     * Counts an attempt before it is looked at.
+     *
+     * @param name what is tried; for a sign-in {@link SignInName#of}
+     * @return false when it must not be looked at
+     */
+    public boolean claim(String name, String address) {
+        LocalDateTime now = Times.column(clock.instant());
+        return jdbc.sql(CLAIM)
+                        .param("name", name)
                         .param("address", address)
-                        .param("since", Times.column(clock.instant().minus(LOCKED)))
+                        .param("now", now)
+                        .param("since", now.minus(LOCKED))
+                        .param("allowed", ALLOWED)
                         .query(Integer.class)
                         .single()
-                >= ALLOWED;
+                <= ALLOWED;
     }
 
-    public void missed(String name, String address) {
-        Instant now = clock.instant();
-        jdbc.sql("delete from sign_in_miss where at < :old")
-                .param("old", Times.column(now.minus(LOCKED)))
-                .update();
-        jdbc.sql("insert into sign_in_miss (name, address, at) values (:name, :address, :at)")
-                .param("name", key(name))
-                .param("address", address)
-                .param("at", Times.column(now))
-                .update();
-    }
-
-    void forget(String name, String address) {
-        jdbc.sql("delete from sign_in_miss where name = :name and address = :address")
-                .param("name", key(name))
+    /** It was not looked at, because too many came at once: it does not count. */
+    public void giveBack(String name, String address) {
+        jdbc.sql("update attempt set n = n - 1 where name = :name and address = :address and n > 0")
+                .param("name", name)
                 .param("address", address)
                 .update();
     }
 
-    private static String key(String name) {
-        String plain = name.strip().toLowerCase(java.util.Locale.ROOT);
-        return plain.length() > 60 ? plain.substring(0, 60) : plain;
+    /** Whether the next attempt will not be looked at. */
+    public boolean locked(String name, String address) {
+        return jdbc.sql(
+                                "select count(*) from attempt where name = :name and address = :address and at >= :since and n >= :allowed")
+                        .param("name", name)
+                        .param("address", address)
+                        .param("since", Times.column(clock.instant().minus(LOCKED)))
+                        .param("allowed", ALLOWED)
+                        .query(Integer.class)
+                        .single()
+                > 0;
+    }
+
+    /** It was the right one: what was tried before is forgotten, and with it whatever is too old to count. */
+    public void forget(String name, String address) {
+        jdbc.sql("delete from attempt where name = :name and address = :address or at < :since")
+                .param("name", name)
+                .param("address", address)
+                .param("since", Times.column(clock.instant().minus(LOCKED)))
+                .update();
     }
 
     /** A locked name is not even looked up: the answer is the one of every miss. */
@@ -75,11 +101,18 @@ public class Misses {
             boolean signingIn = request.getMethod().equals("POST")
                     && request.getServletPath().equals("/sign-in");
             String name = signingIn ? request.getParameter("username") : null;
-            if (name != null && misses.locked(name, request.getRemoteAddr())) {
+            if (name != null && !misses.claim(SignInName.of(name), request.getRemoteAddr())) {
                 response.sendRedirect(request.getContextPath() + "/sign-in?error");
                 return;
             }
-            chain.doFilter(request, response);
+            try {
+                chain.doFilter(request, response);
+            } catch (Busy notLookedAt) {
+                if (name != null) {
+                    misses.giveBack(SignInName.of(name), request.getRemoteAddr());
+                }
+                throw notLookedAt;
+            }
         }
     }
 }

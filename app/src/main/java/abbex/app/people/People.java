@@ -1,14 +1,20 @@
 package abbex.app.people;
 
 import abbex.app.store.Ids;
+import abbex.app.store.Journal;
+import abbex.app.store.StaysSo;
 import abbex.core.units.Graduation;
 import abbex.core.units.LengthUnit;
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.time.Instant;
 import java.time.ZoneId;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.jdbc.core.RowMapper;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -19,7 +25,7 @@ import org.springframework.stereotype.Service;
 
 /** The people of all shops; sign-in names are unique over the installation. */
 @Service
-public class People {
+public class People implements StaysSo {
     private static final String COLUMNS = """
             select p.id, p.shop_id, s.name as shop_name, p.sign_in_name, p.display_name, p.initials, p.role,
                    p.password_hash, p.must_change, p.unit, p.tape, p.zone, p.theme, p.single_keys
@@ -34,9 +40,15 @@ public class People {
 
     private final JdbcClient jdbc;
     private final PasswordEncoder encoder;
+    private final Journal journal;
     private final FindByIndexNameSessionRepository<? extends Session> sessions;
 
-    People(JdbcClient jdbc, PasswordEncoder encoder, FindByIndexNameSessionRepository<? extends Session> sessions) {
+    People(
+            JdbcClient jdbc,
+            PasswordEncoder encoder,
+            FindByIndexNameSessionRepository<? extends Session> sessions,
+            Journal journal) {
+        this.journal = journal;
         this.sessions = sessions;
         this.jdbc = jdbc;
         this.encoder = encoder;
@@ -47,7 +59,7 @@ public class People {
 
     Optional<WithHash> forSignIn(String name) {
         return jdbc.sql(BY_NAME)
-                .param("name", name.strip())
+                .param("name", SignInName.of(name))
                 .query((row, n) -> new WithHash(person(row), row.getString("password_hash")))
                 .optional();
     }
@@ -123,17 +135,22 @@ public class People {
     }
 
     public void setPassword(UUID person, String password) {
+        String hash = Objects.requireNonNull(encoder.encode(password));
+        journal.keep(Journal.What.PASSWORD, person, hash);
         jdbc.sql("update person set password_hash = :hash, must_change = false where id = :id")
-                .param("hash", encoder.encode(password))
+                .param("hash", hash)
                 .param("id", person.toString())
                 .update();
     }
 
     /** Sets a password that must be changed at the next sign-in; the PIN and the person's sessions end. */
     public void resetPassword(UUID shop, Person person, String password) {
+        String hash = Objects.requireNonNull(encoder.encode(password));
+        journal.keep(Journal.What.PASSWORD, person.id(), hash);
+        journal.keep(Journal.What.PIN, person.id());
         jdbc.sql(
                         "update person set password_hash = :hash, pin_hash = null, must_change = true where id = :id and shop_id = :shop")
-                .param("hash", encoder.encode(password))
+                .param("hash", hash)
                 .param("id", person.id().toString())
                 .param("shop", shop.toString())
                 .update();
@@ -142,6 +159,7 @@ public class People {
 
     /** The person's readings stay; the person signs in no more and is signed out everywhere. */
     public void deactivate(UUID shop, Person person) {
+        journal.keep(Journal.What.PERSON_DEACTIVATED, person.id());
         jdbc.sql("update person set active = false where id = :id and shop_id = :shop")
                 .param("id", person.id().toString())
                 .param("shop", shop.toString())
@@ -149,8 +167,55 @@ public class People {
         endSessions(person);
     }
 
+    @Override
+    public Set<Journal.What> takes() {
+        return Set.of(Journal.What.PASSWORD, Journal.What.PIN, Journal.What.PERSON_DEACTIVATED);
+    }
+
+    @Override
+    public String holds() {
+        return jdbc.sql("select count(distinct shop_id) shops, count(*) people from person where active")
+                .query((row, n) -> row.getInt("shops") + (row.getInt("shops") == 1 ? " shop, " : " shops, ")
+                        + row.getInt("people") + " people")
+                .single();
+    }
+
+    @Override
+    public boolean again(Journal.Line line) {
+        String change = switch (line.what()) {
+            case PASSWORD -> "password_hash = :value";
+            case PIN -> "pin_hash = nullif(:value, '-')";
+            default -> "active = (:value <> '-')";
+        };
+        return jdbc.sql("update person set " + change + " where id = :id")
+                        .param("value", line.value())
+                        .param("id", line.of().toString())
+                        .update()
+                > 0;
+    }
+
     private void endSessions(Person person) {
-        sessions.findByPrincipalName(person.signInName()).keySet().forEach(sessions::deleteById);
+        endSessionsBut(person, "");
+    }
+
+    /** Where a person is signed in: since when, and when that was last used. */
+    public record SignIn(Instant since, Instant used, boolean here) {}
+
+    /** The person's sign-ins, the one used last first. */
+    public List<SignIn> signIns(Person person, String here) {
+        return sessions.findByPrincipalName(person.signInName()).values().stream()
+                .filter(s -> !s.isExpired())
+                .map(s -> new SignIn(
+                        s.getCreationTime(), s.getLastAccessedTime(), s.getId().equals(here)))
+                .sorted(Comparator.comparing(SignIn::used).reversed())
+                .toList();
+    }
+
+    /** Wherever else the person is signed in, that ends. */
+    public void endSessionsBut(Person person, String kept) {
+        sessions.findByPrincipalName(person.signInName()).keySet().stream()
+                .filter(id -> !id.equals(kept))
+                .forEach(sessions::deleteById);
     }
 
     public boolean nameTaken(String signInName) {

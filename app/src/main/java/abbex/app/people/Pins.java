@@ -1,8 +1,10 @@
 package abbex.app.people;
 
+import abbex.app.store.Journal;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -34,8 +36,10 @@ public class Pins {
     private final People people;
     private final Misses misses;
     private final Audit audit;
+    private final Journal journal;
 
-    Pins(JdbcClient jdbc, PasswordEncoder encoder, People people, Misses misses, Audit audit) {
+    Pins(JdbcClient jdbc, PasswordEncoder encoder, People people, Misses misses, Audit audit, Journal journal) {
+        this.journal = journal;
         this.jdbc = jdbc;
         this.encoder = encoder;
         this.people = people;
@@ -62,8 +66,10 @@ public class Pins {
     }
 
     public void set(UUID person, String pin) {
+        String hash = Objects.requireNonNull(encoder.encode(pin));
+        journal.keep(Journal.What.PIN, person, hash);
         jdbc.sql("update person set pin_hash = :hash where id = :id")
-                .param("hash", encoder.encode(pin))
+                .param("hash", hash)
                 .param("id", person.toString())
                 .update();
     }
@@ -83,12 +89,16 @@ public class Pins {
     public Entry change(Person to, String pin, HttpServletRequest request, HttpServletResponse response) {
         String name = "pin " + to.id();
         String address = request.getRemoteAddr();
-        if (misses.locked(name, address)) {
+        if (!misses.claim(name, address)) {
             return Entry.LOCKED;
         }
         if (hash(to.id()).filter(hash -> encoder.matches(pin, hash)).isEmpty()) {
-            misses.missed(name, address);
-            return misses.locked(name, address) ? Entry.LOCKED : Entry.WRONG;
+            audit.add(to, Audit.What.PIN_FAILED, address);
+            if (misses.locked(name, address)) {
+                audit.add(to, Audit.What.PIN_LOCKED, address);
+                return Entry.LOCKED;
+            }
+            return Entry.WRONG;
         }
         misses.forget(name, address);
         request.getSession().invalidate();

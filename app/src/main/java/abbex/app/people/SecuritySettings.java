@@ -3,6 +3,7 @@ package abbex.app.people;
 import abbex.app.store.StaticFiles;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.time.Clock;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.security.access.AccessDeniedException;
@@ -12,7 +13,6 @@ import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
-import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.AuthenticationEntryPoint;
 import org.springframework.security.web.SecurityFilterChain;
@@ -23,8 +23,13 @@ import org.springframework.security.web.authentication.AuthenticationSuccessHand
 import org.springframework.security.web.authentication.LoginUrlAuthenticationEntryPoint;
 import org.springframework.security.web.authentication.SavedRequestAwareAuthenticationSuccessHandler;
 import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
+import org.springframework.security.web.authentication.logout.HeaderWriterLogoutHandler;
+import org.springframework.security.web.context.SecurityContextHolderFilter;
+import org.springframework.security.web.header.writers.ClearSiteDataHeaderWriter;
+import org.springframework.security.web.header.writers.CrossOriginOpenerPolicyHeaderWriter;
 import org.springframework.security.web.savedrequest.HttpSessionRequestCache;
 import org.springframework.session.jdbc.MySqlJdbcIndexedSessionRepositoryCustomizer;
+import org.springframework.session.web.http.CookieSerializer;
 
 /** Who may come in, and what a browser may do with our pages. */
 @Configuration
@@ -34,13 +39,18 @@ class SecuritySettings {
 
     @Bean
     PasswordEncoder passwordEncoder() {
-        return new BCryptPasswordEncoder();
+        return new Hashing();
     }
 
     /** Two first requests of a fresh session write the same attribute at once; the second one's write is no error. */
     @Bean
     MySqlJdbcIndexedSessionRepositoryCustomizer attributesWrittenTwice() {
         return new MySqlJdbcIndexedSessionRepositoryCustomizer();
+    }
+
+    @Bean
+    CookieSerializer sessionCookie() {
+        return new SessionCookie();
     }
 
     @Bean
@@ -51,7 +61,8 @@ class SecuritySettings {
     }
 
     @Bean
-    SecurityFilterChain pages(HttpSecurity http, Misses misses, People people, Audit audit) throws Exception {
+    SecurityFilterChain pages(HttpSecurity http, Misses misses, People people, Audit audit, Clock clock)
+            throws Exception {
         AuthenticationEntryPoint toSignIn = new LoginUrlAuthenticationEntryPoint("/sign-in");
         AuthenticationEntryPoint entry = (request, response, why) -> {
             if (byScript(request)) {
@@ -72,13 +83,20 @@ class SecuritySettings {
                         .hasRole("LEAD")
                         .anyRequest()
                         .authenticated())
+                .addFilterBefore(new SessionLimits(clock), SecurityContextHolderFilter.class)
                 .addFilterBefore(new Misses.Lock(misses), UsernamePasswordAuthenticationFilter.class)
                 .formLogin(f -> f.loginPage("/sign-in")
                         .successHandler(cameIn(misses, people, audit))
-                        .failureHandler(missed(misses)))
-                .logout(l -> l.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"))
+                        .failureHandler(missed(misses, people, audit)))
+                // What waits unsent on the device is the person's and stays; pages that were kept go.
+                .logout(l -> l.logoutUrl("/sign-out")
+                        .addLogoutHandler(new HeaderWriterLogoutHandler(
+                                new ClearSiteDataHeaderWriter(ClearSiteDataHeaderWriter.Directive.CACHE)))
+                        .logoutSuccessUrl("/sign-in?out"))
                 .exceptionHandling(e -> e.authenticationEntryPoint(entry).accessDeniedHandler(denied(entry)))
-                .headers(h -> h.contentSecurityPolicy(c -> c.policyDirectives(CONTENT))
+                .headers(h -> h.crossOriginOpenerPolicy(
+                                o -> o.policy(CrossOriginOpenerPolicyHeaderWriter.CrossOriginOpenerPolicy.SAME_ORIGIN))
+                        .contentSecurityPolicy(c -> c.policyDirectives(CONTENT))
                         .referrerPolicy(r -> r.policy(
                                 org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter
                                         .ReferrerPolicy.SAME_ORIGIN)))
@@ -88,7 +106,7 @@ class SecuritySettings {
     private static AuthenticationSuccessHandler cameIn(Misses misses, People people, Audit audit) {
         AuthenticationSuccessHandler onward = new SavedRequestAwareAuthenticationSuccessHandler();
         return (request, response, who) -> {
-            misses.forget(who.getName(), request.getRemoteAddr());
+            misses.forget(SignInName.of(who.getName()), request.getRemoteAddr());
             if (who.getPrincipal() instanceof SignedIn signedIn) {
                 people.byId(signedIn.id()).ifPresent(person -> audit.add(person, Audit.What.SIGNED_IN, ""));
             }
@@ -96,10 +114,18 @@ class SecuritySettings {
         };
     }
 
-    private static AuthenticationFailureHandler missed(Misses misses) {
+    /** Written down for the shop whose name it was; of a name that nobody has there is nobody to tell. */
+    private static AuthenticationFailureHandler missed(Misses misses, People people, Audit audit) {
         return (request, response, why) -> {
-            String name = request.getParameter("username");
-            misses.missed(name == null ? "" : name, request.getRemoteAddr());
+            String typed = request.getParameter("username");
+            String name = SignInName.of(typed == null ? "" : typed);
+            String from = request.getRemoteAddr();
+            people.forSignIn(name).ifPresent(tried -> {
+                audit.add(tried.person(), Audit.What.SIGN_IN_FAILED, from);
+                if (misses.locked(name, from)) {
+                    audit.add(tried.person(), Audit.What.SIGN_IN_LOCKED, from);
+                }
+            });
             response.sendRedirect(request.getContextPath() + "/sign-in?error");
         };
     }

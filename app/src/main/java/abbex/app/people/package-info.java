@@ -1,4 +1,4 @@
-/** People, roles, passwords, PINs, keys, misses and the audit. Owns the tables shop, person, audit, sign_in_miss, api_key. */
+/** People, roles, passwords, PINs, keys, misses and the audit. Owns the tables shop, person, audit, attempt, api_key. */
 @NullMarked
 package abbex.app.people;
 

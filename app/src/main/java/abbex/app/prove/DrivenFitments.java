@@ -34,16 +34,16 @@ class DrivenFitments {
                and not exists (select 1 from withdrawal w where w.shop_id = r.shop_id and w.of_id = r.id)
                and not exists (select 1 from road_test n where n.vehicle_id = r.vehicle_id
                                   and not exists (select 1 from withdrawal w where w.shop_id = n.shop_id and w.of_id = n.id)
-                                  and (n.made_at > r.made_at or n.made_at = r.made_at and n.id > r.id))
+                                  and n.nr > r.nr)
                and not exists (select 1 from road_mark m where m.road_test_id = r.id
                                   and not exists (select 1 from withdrawal w where w.shop_id = m.shop_id and w.of_id = m.id))
-             order by r.made_at desc, r.id, f.end_of limit
+             order by r.nr desc, f.end_of limit
             """ + 2 * MOST;
 
     private static final String TOOK = """
             select vehicle_id, corner, remedy, steps, made_at from remedy_taken where shop_id = :shop
                and not exists (select 1 from withdrawal w where w.shop_id = remedy_taken.shop_id and w.of_id = remedy_taken.id)
-             order by made_at, id
+             order by nr
             """;
 
     private final JdbcClient jdbc;

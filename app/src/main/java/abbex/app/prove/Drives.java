@@ -39,7 +39,7 @@ class Drives {
                    m.id mark_id, m.corner mark_corner, m.place, m.clock, m.face, m.seen_on, q.initials mark_initials
               from (select * from road_test t where shop_id = :shop and vehicle_id = :vehicle
                      and not exists (select 1 from withdrawal w where w.shop_id = t.shop_id and w.of_id = t.id)
-                     order by made_at desc, id desc limit 1) r
+                     order by nr desc limit 1) r
               join person p on p.id = r.person_id
               join road_bump b on b.shop_id = r.shop_id and b.road_test_id = r.id
               join road_fitment f on f.shop_id = r.shop_id and f.road_test_id = r.id
@@ -47,7 +47,7 @@ class Drives {
               left join road_mark m on m.shop_id = r.shop_id and m.road_test_id = r.id
                     and not exists (select 1 from withdrawal w where w.shop_id = m.shop_id and w.of_id = m.id)
               left join person q on q.id = m.person_id
-             order by b.corner, m.made_at, m.id
+             order by b.corner, m.nr
             """;
 
     private static final String ADD = """

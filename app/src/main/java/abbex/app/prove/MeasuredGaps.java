@@ -30,7 +30,7 @@ public class MeasuredGaps {
             select b.id, b.corner, b.place, b.clock, b.face, b.gap_raw, b.gap_nm, b.along_raw, b.across_raw, b.across_nm, b.tyre, b.wheel, b.spacer_nm, b.sheet_id, b.made_at, p.initials
               from probe b join person p on p.id = b.person_id
              where b.shop_id = :shop and b.vehicle_id = :vehicle and not exists (select 1 from withdrawal w where w.shop_id = b.shop_id and w.of_id = b.id)
-             order by b.made_at, b.id
+             order by b.nr
             """;
 
     private static final String ADD = """

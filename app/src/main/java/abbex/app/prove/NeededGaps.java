@@ -25,7 +25,7 @@ class NeededGaps {
             select g.place, g.gap_raw, g.gap_nm from needed_gap g
              where g.shop_id = :shop and not exists (
                    select 1 from needed_gap n where n.shop_id = g.shop_id and n.place = g.place
-                      and (n.made_at > g.made_at or n.made_at = g.made_at and n.id > g.id))
+                      and n.nr > g.nr)
             """;
 
     private static final String SET = """

@@ -35,7 +35,7 @@ class SweepPlans {
              from sweep_plan p where p.shop_id = :shop and p.vehicle_id = :vehicle
                and not exists (select 1 from sweep_plan n
                                 where n.shop_id = p.shop_id and n.vehicle_id = p.vehicle_id and n.end_of = p.end_of
-                                  and (n.made_at > p.made_at or n.made_at = p.made_at and n.id > p.id))
+                                  and n.nr > p.nr)
             """;
 
     private static final String SAVE =
@@ -47,7 +47,7 @@ class SweepPlans {
             select id, corner, remedy, steps, made_at from remedy_taken
              where shop_id = :shop and vehicle_id = :vehicle
                and not exists (select 1 from withdrawal w where w.shop_id = remedy_taken.shop_id and w.of_id = remedy_taken.id)
-             order by made_at, id
+             order by nr
             """;
 
     private static final String TAKE = """

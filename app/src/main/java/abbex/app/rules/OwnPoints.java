@@ -27,7 +27,7 @@ class OwnPoints {
             select id, code, name, kind, vehicle_id, places, tyre, floor, sideways,
                    not exists (select 1 from withdrawal w where w.shop_id = point.shop_id and w.of_id = point.id) in_use
               from point
-             where shop_id = :shop order by made_at, id
+             where shop_id = :shop order by nr
             """;
 
     private static final String ADD = """

@@ -52,7 +52,7 @@ public class Rules {
     private static final String SURVEYS = """
             select f.id, f.bay, f.since, f.made_at, p.display_name, d.corner, d.raw, d.nm
               from floor_survey f join person p on p.id = f.person_id left join floor_pad d on d.survey_id = f.id
-             where f.shop_id = :shop order by f.made_at, f.id
+             where f.shop_id = :shop order by f.nr
             """;
 
     private static final String ADD_SURVEY = """

@@ -13,6 +13,7 @@ import java.nio.charset.StandardCharsets;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.util.Optional;
+import java.util.Set;
 import javax.sql.DataSource;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
@@ -22,6 +23,7 @@ import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.Ordered;
 import org.springframework.web.filter.OncePerRequestFilter;
+import org.springframework.web.util.HtmlUtils;
 
 /**
  * Answers 503 from fixed text while the database is away, before the session is looked for in it: a page that hangs tells
@@ -35,10 +37,24 @@ class DatabaseGate {
     private static final String PAGE = """
             <!doctype html><html lang="en"><head><meta charset="utf-8"><title>%1$s · Abbex</title>
             <meta name="viewport" content="width=device-width, initial-scale=1">
-            <meta http-equiv="refresh" content="3"><link rel="stylesheet" href="/app.css"></head>
+            %3$s<link rel="stylesheet" href="/app.css"></head>
             <body><main class="sheet-page narrow"><h1>%1$s</h1>
-            <p>%2$s</p></main></body></html>
+            <p>%2$s</p>%4$s</main></body></html>
             """;
+
+    private static final String ASK_AGAIN = "<meta http-equiv=\"refresh\" content=\"3\">";
+
+    /**
+     * What was sent goes along. By itself it goes again only under an id of its own, which counts once: a connection may end
+     * after something was stored. All else is sent again by whoever sees the button.
+     */
+    private static final String SEND_AGAIN = """
+            <form method="post" action="%s"%s>%s<p><button class="btn btn-primary">%s</button></p></form>
+            <script type="module" src="/js/again.mjs"></script>
+            """;
+
+    /** Passwords and PINs are written on no page. */
+    private static final Set<String> SECRET = Set.of("/sign-in", "/hands", "/account/password", "/account/pin");
 
     private static final String PROBLEM = """
             {"type":"about:blank","title":"%s","status":503,"detail":"%s"}
@@ -96,7 +112,9 @@ class DatabaseGate {
                     throw e;
                 }
                 LOG.warn("{}: {}", trouble.get(), e.toString());
-                fineAt = Long.MIN_VALUE;
+                if (trouble.get() != Trouble.BUSY) {
+                    fineAt = Long.MIN_VALUE;
+                }
                 response.reset();
                 say(trouble.get(), request, response);
             }
@@ -138,6 +156,37 @@ class DatabaseGate {
             }
         }
 
+        private static boolean posted(HttpServletRequest request) {
+            return request.getMethod().equals("POST");
+        }
+
+        /** Empty where nothing was sent, or something that is written on no page. */
+        private String sendAgain(HttpServletRequest request) {
+            String type = String.valueOf(request.getContentType());
+            if (!posted(request)
+                    || SECRET.contains(request.getServletPath())
+                    || !type.startsWith("application/x-www-form-urlencoded")) {
+                return "";
+            }
+            StringBuilder fields = new StringBuilder();
+            request.getParameterMap().forEach((name, values) -> {
+                for (String value : values) {
+                    fields.append("<input type=\"hidden\" name=\"")
+                            .append(HtmlUtils.htmlEscape(name, "UTF-8"))
+                            .append("\" value=\"")
+                            .append(HtmlUtils.htmlEscape(value, "UTF-8").replace("\n", "&#10;"))
+                            .append("\">");
+                }
+            });
+            boolean once = request.getParameter("client") != null
+                    || request.getServletPath().equals("/arrive");
+            return SEND_AGAIN.formatted(
+                    HtmlUtils.htmlEscape(request.getRequestURI(), "UTF-8"),
+                    once ? " data-again" : "",
+                    fields,
+                    words.pattern("trouble.again"));
+        }
+
         private void say(Trouble trouble, HttpServletRequest request, HttpServletResponse response) throws IOException {
             boolean api = request.getServletPath().startsWith("/api/");
             response.setStatus(HttpServletResponse.SC_SERVICE_UNAVAILABLE);
@@ -145,10 +194,12 @@ class DatabaseGate {
             response.setHeader("Cache-Control", "no-store");
             response.setContentType(api ? "application/problem+json" : "text/html;charset=UTF-8");
             String key = "trouble." + trouble;
-            String body = (api ? PROBLEM : PAGE)
-                    .formatted(
-                            words.pattern(key + ".title"),
-                            words.pattern(key) + " " + words.pattern(api ? "trouble.api" : "trouble.page"));
+            String title = words.pattern(key + ".title");
+            String text = words.pattern(key) + " " + words.pattern(api ? "trouble.api" : "trouble.page");
+            String again = api ? "" : sendAgain(request);
+            String body = api
+                    ? PROBLEM.formatted(title, text)
+                    : PAGE.formatted(title, text, again.isEmpty() && !posted(request) ? ASK_AGAIN : "", again);
             response.getOutputStream().write(body.getBytes(StandardCharsets.UTF_8));
         }
     }

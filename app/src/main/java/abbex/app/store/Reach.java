@@ -46,6 +46,12 @@ class Reach implements WebServerFactoryCustomizer<TomcatServletWebServerFactory>
         connector.setProperty("address", address.getHostAddress());
         SSLHostConfig tls = new SSLHostConfig();
         tls.setProtocols("TLSv1.2,TLSv1.3");
+        // As Mozilla's "intermediate" list of 2024 has them (from memory): forward secrecy and authenticated ciphers
+        // only.
+        tls.setCiphers("TLS_AES_128_GCM_SHA256:TLS_AES_256_GCM_SHA384:TLS_CHACHA20_POLY1305_SHA256"
+                + ":TLS_ECDHE_ECDSA_WITH_AES_128_GCM_SHA256:TLS_ECDHE_RSA_WITH_AES_128_GCM_SHA256"
+                + ":TLS_ECDHE_ECDSA_WITH_AES_256_GCM_SHA384:TLS_ECDHE_RSA_WITH_AES_256_GCM_SHA384"
+                + ":TLS_ECDHE_ECDSA_WITH_CHACHA20_POLY1305_SHA256:TLS_ECDHE_RSA_WITH_CHACHA20_POLY1305_SHA256");
         SSLHostConfigCertificate pair = new SSLHostConfigCertificate(tls, SSLHostConfigCertificate.Type.UNDEFINED);
         pair.setCertificateFile(certificate);
         pair.setCertificateKeyFile(key);

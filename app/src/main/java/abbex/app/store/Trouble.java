@@ -11,7 +11,8 @@ import java.util.Set;
 /** Why the database takes nothing just now, by the key of its words. */
 enum Trouble {
     AWAY,
-    FULL;
+    FULL,
+    BUSY;
 
     /** Error codes of a full disk: ER_DISK_FULL, ER_ERROR_ON_WRITE, ER_RECORD_FILE_FULL, ER_TEMP_FILE_WRITE_FAILURE. */
     private static final Set<Integer> FULL_CODES = Set.of(1021, 3, 1114, 1878);
@@ -19,6 +20,9 @@ enum Trouble {
     /** What a failure says of the database; empty when it is no trouble of the database's. */
     static Optional<Trouble> of(Throwable thrown) {
         for (Throwable t = thrown; t != null; t = t.getCause()) {
+            if (t instanceof Busy) {
+                return Optional.of(BUSY);
+            }
             if (t instanceof SQLException sql && full(sql)) {
                 return Optional.of(FULL);
             }

@@ -33,6 +33,39 @@ class ComputeWheelsTest {
         assertEquals(255 + 0.4 * 12.7, said.get("sectionWidthMm").asDouble(), 0.01);
     }
 
+    /** The most that may be asked of one corner: it is answered, or told to be too much, and soon either way. */
+    @Test
+    void the_most_that_may_be_asked_is_bounded() {
+        StringBuilder probes = new StringBuilder();
+        for (int i = 0; i < 40; i++) {
+            probes.append(i == 0 ? "" : ",")
+                    .append("{\"place\":\"LINER_FRONT\",\"clock\":")
+                    .append(1 + i % 12)
+                    .append(",\"face\":\"TREAD\",\"gapMm\":")
+                    .append(5 + 7 * i)
+                    .append(",\"clockStandardHours\":3}");
+        }
+        long began = System.nanoTime();
+        HttpResponse<String> answer =
+                ComputeDropTest.send("/api/v1/compute/clearance", """
+                {"planned":{"widthIn":12,"offsetMm":-40,"tyre":"335/30R22"},"lowerMm":250,
+                 "range":{"bumpMm":200,"droopMm":200,"steerDeg":50,"rollDeg":10,"bumpStandardMm":50,"lockStandardDeg":10},
+                 "probes":[%s]}
+                """.formatted(probes), "application/json", "orla");
+        double seconds = (System.nanoTime() - began) / 1e9;
+        assertTrue(answer.statusCode() == 200 || answer.body().contains("Too much to compute"), answer.body());
+        assertTrue(seconds < 15, "after " + seconds + " s; the deadline is 4");
+    }
+
+    /** A number beyond all numbers is out of range at its field, as any other. */
+    @Test
+    void a_number_beyond_all_numbers() {
+        for (String huge : new String[] {"1e400", "-1e400", "1e99999"}) {
+            JsonNode said = ask("tyre", "{\"size\":\"255/45R18 99W\",\"rimWidthIn\":" + huge + "}", 400);
+            assertEquals("rimWidthIn", said.get("field").asString());
+        }
+    }
+
     /** wheel-1 (arithmetic) and speedo-1 (ISO 4000-1). */
     @Test
     void a_wheel_change() {

@@ -13,6 +13,8 @@ import abbex.core.units.Graduation;
 import abbex.core.units.LengthUnit;
 import java.net.http.HttpResponse;
 import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -93,7 +95,7 @@ class ArriveTest {
         String plate = "AR " + fresh().substring(0, 6);
         receive(fresh(), plate, "WHEELBASE", "103 15/16", "tyreFront", "205/55R16");
         String again = fresh();
-        receive(again, plate.toLowerCase(), "TRACK_FRONT", "1500 mm");
+        receive(again, plate.toLowerCase(), "TRACK_FRONT", "1500 mm", "another", "on", "known", "CHANGE");
         assertEquals(1, count("select count(*) from vehicle where plate_key = :v", VehicleFacts.plateKey(plate)));
         String page = orla.get("/jobs/" + again + "/arrive").body();
         assertTrue(page.contains("value=\"103 15/16 in\"") || page.contains("value=\"103 15/16\""), page);
@@ -194,5 +196,87 @@ class ArriveTest {
                 .body()
                 .contains(Said.by("problem.day", "read", "soon")));
         orla.post("/jobs/" + job + "/move", "place", "GONE");
+    }
+
+    /** Nothing of a known vehicle is changed by receiving it again, but by who says so; its open stay is offered. */
+    @Test
+    void a_known_vehicle_is_changed_only_by_who_says_so() {
+        Visitor orla = Visitor.signedIn("orla");
+        String plate = "KN " + System.nanoTime() % 1_000_000;
+        orla.get("/arrive");
+        String[] first = form(plate, "kind", "CAR", "tyreFront", "225/45R17 91W", "archFront", "STRUT");
+        assertEquals(302, orla.post("/arrive", first).statusCode());
+        HttpResponse<String> here = orla.post("/arrive", form(plate));
+        assertEquals(422, here.statusCode());
+        assertTrue(here.body().contains("/jobs/" + first[1] + "/measure"), "the stay that is open is offered");
+        assertTrue(here.body().contains(Said.part("problem.known.here")));
+        orla.post("/jobs/" + first[1] + "/move", "place", "GONE");
+        assertEquals(302, orla.post("/arrive", form(plate)).statusCode(), "nothing was typed otherwise");
+        orla.post("/jobs/" + newest(plate) + "/move", "place", "GONE");
+        String[] other = form(plate, "kind", "MOTORCYCLE", "tyreFront", "120/70ZR17");
+        HttpResponse<String> asked = orla.post("/arrive", other);
+        assertEquals(422, asked.statusCode());
+        assertTrue(asked.body().contains(Said.part("problem.known.differs")));
+        assertTrue(asked.body().contains("225/45R17 91W") && asked.body().contains("120/70ZR17"));
+        assertEquals("CAR 225/45R17 91W STRUT", known(plate));
+        assertEquals(302, orla.post("/arrive", with(other, "known", "KEEP")).statusCode());
+        assertEquals("CAR 225/45R17 91W STRUT", known(plate));
+        orla.post("/jobs/" + newest(plate) + "/move", "place", "GONE");
+        other[1] = UUID.randomUUID().toString();
+        assertEquals(302, orla.post("/arrive", with(other, "known", "CHANGE")).statusCode());
+        assertEquals("MOTORCYCLE 120/70ZR17 STRUT", known(plate));
+        String told = jdbc().sql("select detail from audit where what = 'VEHICLE_CHANGED' order by id desc limit 1")
+                .query(String.class)
+                .single();
+        assertTrue(told.startsWith(plate) && told.contains("tyreFront"), told);
+    }
+
+    private static String[] with(String[] form, String... more) {
+        List<String> all = new ArrayList<>(List.of(form));
+        all.addAll(List.of(more));
+        return all.toArray(String[]::new);
+    }
+
+    private static JdbcClient jdbc() {
+        return Shop.bean(JdbcClient.class);
+    }
+
+    private static String known(String plate) {
+        return jdbc().sql("select concat_ws(' ', kind, tyre_front, arch_front) from vehicle where plate = :plate")
+                .param("plate", plate)
+                .query(String.class)
+                .single();
+    }
+
+    private static String newest(String plate) {
+        return jdbc().sql(
+                        "select j.id from job j join vehicle v on v.id = j.vehicle_id where v.plate = :plate order by j.nr desc limit 1")
+                .param("plate", plate)
+                .query(String.class)
+                .single();
+    }
+
+    /** One rule for what a field may hold: what no paper can show is said, and what was typed stays. */
+    @Test
+    void text_that_no_paper_can_show_is_said_at_its_field() {
+        Visitor orla = Visitor.signedIn("orla");
+        orla.get("/arrive");
+        HttpResponse<String> long_ = orla.post("/arrive", form("ß".repeat(20)));
+        assertEquals(422, long_.statusCode());
+        assertTrue(long_.body().contains(Said.by("problem.long", "most", "20")));
+        for (String odd : new String[] {"Asa \uFFFE Brook", "Asa \u0001 Brook"}) {
+            HttpResponse<String> answer =
+                    orla.post("/arrive", form("TX " + System.nanoTime() % 1_000_000, "customer", odd));
+            assertEquals(422, answer.statusCode());
+            assertTrue(answer.body().contains(Said.part("problem.unprintable")));
+            assertTrue(answer.body().contains("Brook"));
+        }
+    }
+
+    private static String[] form(String plate, String... more) {
+        List<String> all =
+                new ArrayList<>(List.of("job", UUID.randomUUID().toString(), "plate", plate, "name", "test wagon"));
+        all.addAll(List.of(more));
+        return all.toArray(String[]::new);
     }
 }

@@ -269,9 +269,9 @@ class SheetsTest {
         assertEquals(Stage.FIRST_SET_DOWN, row.stage());
     }
 
-    /** What waited says how long; the way it took makes that uncertain by moments, and only by moments. */
+    /** What was typed long ago says so; it stands where the server took it, whatever a device's clock says. */
     @Test
-    void what_is_sent_in_order_stays_in_order_and_what_was_typed_long_ago_stays_there() {
+    void the_order_is_the_servers_and_the_time_is_the_devices() {
         Instant[] typed = {now, now.minusMillis(300), now.minusSeconds(3600)};
         List<Corner> walk = List.of(Corner.LF, Corner.RF, Corner.RR);
         for (int i = 0; i < typed.length; i++) {
@@ -279,10 +279,32 @@ class SheetsTest {
         }
         List<ReadingRow> stored =
                 sheets.of(orla.shop(), job.id()).newest().orElseThrow().current();
+        assertEquals(walk, stored.stream().map(r -> r.spot().place()).toList());
+        assertEquals(typed[2], stored.get(2).reading().takenAt());
         assertEquals(
-                List.of(Corner.RR, Corner.LF, Corner.RF),
-                stored.stream().map(r -> r.spot().place()).toList());
-        assertEquals(typed[2], stored.get(0).reading().takenAt());
-        assertEquals(typed[0].plusNanos(1000), stored.get(2).reading().takenAt());
+                3,
+                jdbc.sql("select count(*) from reading where sheet_id = :s and came_at > now(6) - interval 1 hour")
+                        .param("s", sheet.id().toString())
+                        .query(Integer.class)
+                        .single(),
+                "when they came in stands beside it");
+    }
+
+    /** A correction that its device dates back to the day before is one of now. */
+    @Test
+    void a_correction_that_is_dated_back_is_still_said() {
+        MeasuringPoint left = MeasuringPoint.of(Corner.LF, Method.HF);
+        sheets.take(orla, sheet, left, "14", UUID.randomUUID(), now);
+        sheets.open(orla, job.id(), Stage.FIRST_SET_DOWN, now);
+        sheets.take(orla, newest(orla), left, "13", UUID.randomUUID(), now);
+        sheets.take(orla, sheet, left, "14 1/4", UUID.randomUUID(), now.minusSeconds(86_400));
+        String said = sheets.of(orla.shop(), job.id()).judge(job).drops().toString();
+        assertTrue(said.contains("BeforeCorrectedLater"), said);
+        String detail = jdbc.sql(
+                        "select detail from audit where person_id = :p and what = 'CORRECTED' order by id desc limit 1")
+                .param("p", orla.id().toString())
+                .query(String.class)
+                .single();
+        assertTrue(detail.contains("(typed 2026-11-24"), detail);
     }
 }

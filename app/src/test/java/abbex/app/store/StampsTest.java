@@ -63,7 +63,7 @@ class StampsTest {
         assertEquals(
                 Set.of(
                         "shop",
-                        "sign_in_miss",
+                        "attempt",
                         "stamp",
                         "flyway_schema_history",
                         "SPRING_SESSION",

@@ -20,13 +20,18 @@ public final class Script {
         return run(command.toArray(String[]::new));
     }
 
+    /** A command at work; what it prints goes to the log. The application that it starts is the one under test. */
+    public static Process started(Path log, String... command) throws IOException {
+        ProcessBuilder builder =
+                new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(log.toFile());
+        builder.environment().put("ABBEX_CLASSES", System.getProperty("java.class.path"));
+        return builder.start();
+    }
+
     public static Run run(String... command) {
         try {
             Path log = Path.of("target", "script-" + System.nanoTime() + ".log");
-            Process process = new ProcessBuilder(command)
-                    .redirectErrorStream(true)
-                    .redirectOutput(log.toFile())
-                    .start();
+            Process process = started(log, command);
             if (!process.waitFor(90, TimeUnit.SECONDS)) {
                 process.destroyForcibly();
                 throw new IllegalStateException(String.join(" ", command) + " took too long, see " + log);

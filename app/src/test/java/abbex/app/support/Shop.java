@@ -12,6 +12,8 @@ import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.jdbc.datasource.DriverManagerDataSource;
 
 /** The application with the demo over a private MariaDB, started once for all tests of a process; several run side by side. */
 public final class Shop implements BeforeAllCallback {
@@ -37,8 +39,7 @@ public final class Shop implements BeforeAllCallback {
         }));
         app = start();
         // From here on it is a data folder like one that the start command made.
-        Files.writeString(DATA.resolve("kind"), "demo\n");
-        Files.writeString(DATA.resolve("ready"), "");
+        Files.writeString(DATA.resolve("holds"), "mysql demo\n");
     }
 
     /** Another process's worth of application over the same database; the caller closes it. */
@@ -56,6 +57,7 @@ public final class Shop implements BeforeAllCallback {
                 "--server.port=0",
                 "--abbex.first=demo",
                 "--abbex.sign-in-file=" + data.resolve("sign-in"),
+                "--abbex.journal=" + data.resolve("journal"),
                 "--abbex.api.per-minute=100000",
                 "--logging.level.root=error"));
         for (String own : more) {
@@ -64,6 +66,18 @@ public final class Shop implements BeforeAllCallback {
         }
         database.forEach((name, value) -> arguments.add("--" + name + "=" + value));
         return new SpringApplicationBuilder(App.class).run(arguments.toArray(String[]::new));
+    }
+
+    /** The account that migrations have: the application's own can change no table. */
+    public static JdbcClient owner() throws IOException {
+        Properties database = new Properties();
+        try (var in = Files.newInputStream(DATA.resolve("db.properties"))) {
+            database.load(in);
+        }
+        return JdbcClient.create(new DriverManagerDataSource(
+                database.getProperty("spring.flyway.url"),
+                database.getProperty("spring.flyway.user"),
+                database.getProperty("spring.flyway.password")));
     }
 
     public static Path data() {

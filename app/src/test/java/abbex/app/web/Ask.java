@@ -14,7 +14,7 @@ record Ask(RequestMethod how, String path, double weight, List<String> typed, Li
                     1,
                     "plate name tyreFront tyreRear customer contact wish usage odometer worn changed kit WHEELBASE TRACK_FRONT"
                             + " promiseFRONT promiseToFRONT promiseREAR promiseToREAR promiseSEAT headAngle",
-                    "kind shape outline archFront archRear dualRear job"),
+                    "kind shape outline archFront archRear dualRear job known another"),
             post(
                     "/jobs/{id}/arrive",
                     1,
@@ -80,9 +80,11 @@ record Ask(RequestMethod how, String path, double weight, List<String> typed, Li
             post("/account/theme", 0.5, "", "theme"),
             post("/account/password", 0.1, "", "present fresh again"),
             post("/account/pin", 0.1, "", "present pin"),
+            post("/account/elsewhere", 0.1, "", ""),
             post("/hands", 0.5, "", "to pin back"),
             post("/people", 0.3, "display name initials", "role"),
             post("/people/{person}/reset", 0.1, "", ""),
+            post("/people/{person}/sign-out", 0.1, "", ""),
             post("/people/{person}/deactivate", 0.1, "", ""),
             post("/keys", 0.3, "name", ""),
             post("/keys/{key}/revoke", 0.2, "", ""),

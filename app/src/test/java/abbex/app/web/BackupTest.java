@@ -19,6 +19,8 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.zip.GZIPInputStream;
 import java.util.zip.GZIPOutputStream;
 import org.junit.jupiter.api.Test;
@@ -31,7 +33,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 /** Backups by the start command's own words: put back elsewhere they are the same shop; what is no whole backup changes nothing. */
 @ExtendWith(Shop.class)
 class BackupTest {
-    private static final Path FILE = Path.of("target", "backup.sql.gz").toAbsolutePath();
+    private static final Path FILE = Path.of("target", "backup.abbex").toAbsolutePath();
 
     private static Path emptyFolder(String name) {
         Path folder = Path.of("target", name).toAbsolutePath();
@@ -82,7 +84,8 @@ class BackupTest {
                 Script.abbex("backup", FILE.toString(), "--data", Shop.data().toString());
         assertEquals(0, backup.status(), backup.said());
         Path folder = emptyFolder("restored");
-        Script.Run restore = Script.abbex("restore", FILE.toString(), "--data", folder.toString());
+        Script.Run restore =
+                Script.abbex("restore", FILE.toString(), "--made-by", maker(backup), "--data", folder.toString());
         assertEquals(0, restore.status(), restore.said());
         Script.abbex("database", "start", "--data", folder.toString());
         Files.copy(Shop.data().resolve("sign-in"), folder.resolve("sign-in"));
@@ -106,30 +109,44 @@ class BackupTest {
         }
     }
 
+    /** What the backup's owner wrote down. */
+    static String maker(Script.Run backup) {
+        Matcher fingerprint = Pattern.compile("([0-9a-f]{4}-){4}[0-9a-f]{4}").matcher(backup.said());
+        assertTrue(fingerprint.find(), backup.said());
+        return fingerprint.group();
+    }
+
     @Test
-    void what_is_no_whole_backup_changes_nothing() throws IOException {
+    void what_is_no_whole_backup_of_ours_changes_nothing() throws IOException {
         Path folder = emptyFolder("refused");
         Script.Run backup =
                 Script.abbex("backup", FILE.toString(), "--data", Shop.data().toString());
         assertEquals(0, backup.status(), backup.said());
         byte[] whole = Files.readAllBytes(FILE);
-        String text =
-                new String(new GZIPInputStream(Files.newInputStream(FILE)).readAllBytes(), StandardCharsets.UTF_8);
-        Map<String, byte[]> files = Map.of(
-                "damaged or cut short", Arrays.copyOf(whole, whole.length / 2),
-                "its end is missing", packed(text.substring(0, text.length() / 2)),
-                "not a backup of Abbex", packed("-- a dump of something else\n"),
-                "newer version of Abbex (migration 999)",
-                        packed(text.replaceFirst("migration [0-9]+", "migration 999")));
-        for (Map.Entry<String, byte[]> file : files.entrySet()) {
-            Path bad = Path.of("target", "bad-backup.gz").toAbsolutePath();
-            Files.write(bad, file.getValue());
-            Script.Run run = Script.abbex("restore", bad.toString(), "--data", folder.toString());
-            assertEquals(1, run.status(), run.said());
-            assertTrue(run.said().contains(file.getKey()), run.said());
-            assertTrue(run.said().contains("Nothing was changed"), run.said());
-            assertFalse(Files.exists(folder.resolve("mysql")), "no database was made for it");
-        }
+        byte[] changed = whole.clone();
+        changed[whole.length / 2] ^= 1;
+        String text = new String(whole, StandardCharsets.ISO_8859_1);
+        String maker = maker(backup);
+        refused(folder, changed, maker, "damaged or cut short");
+        refused(folder, Arrays.copyOf(whole, whole.length / 2), maker, "damaged or cut short");
+        refused(folder, "a dump of something else".getBytes(StandardCharsets.UTF_8), maker, "not a backup of Abbex");
+        byte[] older = text.replaceFirst("migration: [0-9]", "migration: 0").getBytes(StandardCharsets.ISO_8859_1);
+        refused(folder, older, maker, "was changed after it was made");
+        refused(folder, whole, "0000-0000-0000-0000-0000", "made by another installation, " + maker);
+        Path former = Path.of("src", "test", "resources", "former", "migration-14.sql.gz");
+        refused(folder, Files.readAllBytes(former), maker, "add --unsigned");
+        refused(folder, packed("-- Abbex backup, migration 999, kind demo\n-- Dump completed\n"), maker, "--unsigned");
+    }
+
+    private static void refused(Path folder, byte[] file, String maker, String says) throws IOException {
+        Path bad = Path.of("target", "bad-backup").toAbsolutePath();
+        Files.write(bad, file);
+        Script.Run run = Script.abbex("restore", bad.toString(), "--made-by", maker, "--data", folder.toString());
+        assertEquals(1, run.status(), run.said());
+        assertTrue(run.said().contains(says), run.said());
+        assertTrue(run.said().contains("Nothing was changed"), run.said());
+        assertFalse(Files.exists(folder.resolve("holds")), "nothing was made of it");
+        assertFalse(Files.exists(folder.resolve("restoring")), "nothing of it is left");
     }
 
     private static byte[] packed(String text) throws IOException {
@@ -159,19 +176,14 @@ class BackupTest {
 
     /** A state that an earlier version left, as its own backup holds it, is brought up to date by this version. */
     @ParameterizedTest
-    @CsvSource({
-        "migration-3.sql.gz, floor-line-2158, 11, 168",
-        "migration-7.sql.gz, floor-line-7836, 11, 180",
-        "migration-11.sql.gz, floor-line-5881, 13, 220",
-        "migration-14.sql.gz, floor-line-4785, 13, 220"
-    })
+    @CsvSource({"migration-3.sql.gz, floor-line-2158, 11, 168", "migration-14.sql.gz, floor-line-4785, 13, 220"})
     void a_shop_of_a_former_state_is_migrated(String file, String password, int stays, int readings)
             throws IOException {
         Path former = Path.of("src", "test", "resources", "former", file).toAbsolutePath();
         String dump =
                 new String(new GZIPInputStream(Files.newInputStream(former)).readAllBytes(), StandardCharsets.UTF_8);
         Path folder = emptyFolder("former-" + file.replaceAll("[^0-9]", ""));
-        Script.Run restore = Script.abbex("restore", former.toString(), "--data", folder.toString());
+        Script.Run restore = Script.abbex("restore", former.toString(), "--unsigned", "--data", folder.toString());
         assertEquals(0, restore.status(), restore.said());
         Script.abbex("database", "start", "--data", folder.toString());
         Files.writeString(folder.resolve("sign-in"), "orla / " + password + "\n");

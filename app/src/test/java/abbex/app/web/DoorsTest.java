@@ -181,6 +181,7 @@ class DoorsTest {
     private static final Set<String> LEADS = Set.of(
             "/people",
             "/people/{person}/reset",
+            "/people/{person}/sign-out",
             "/people/{person}/deactivate",
             "/audit",
             "/keys",
@@ -208,6 +209,7 @@ class DoorsTest {
             "/account/theme",
             "/account/password",
             "/account/pin",
+            "/account/elsewhere",
             "/hands",
             "/arrive",
             "/arrive/known",

@@ -6,6 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import abbex.app.people.People;
 import abbex.app.people.Person;
 import abbex.app.people.Role;
+import abbex.app.store.PlainText;
 import abbex.app.support.Shop;
 import abbex.app.support.Visitor;
 import abbex.core.units.Graduation;
@@ -41,7 +42,9 @@ import org.springframework.web.util.HtmlUtils;
  */
 @ExtendWith(Shop.class)
 class DrawnRequestsTest {
-    private static final int ALL = 10_000;
+    /** All ten thousand by hand: {@code -Dabbex.draws=10000}; in CI its time is the other tests’ too. */
+    private static final int ALL = Integer.getInteger("abbex.draws", 4000);
+
     private static final int HANDS = 4;
 
     private static final List<String> SAMPLES = List.of(
@@ -147,7 +150,7 @@ class DrawnRequestsTest {
     }
 
     @Test
-    void ten_thousand_drawn_requests() throws Exception {
+    void drawn_requests_are_answered() throws Exception {
         Grounds grounds = Grounds.make();
         ConcurrentLinkedQueue<String> wrong = new ConcurrentLinkedQueue<>();
         AtomicInteger refused = new AtomicInteger();
@@ -248,7 +251,8 @@ class DrawnRequestsTest {
             (status < 400 ? taken : refused).incrementAndGet();
             if (status == 422) {
                 for (String name : ask.typed()) {
-                    String typed = form.getOrDefault(name, "").strip();
+                    // What no page can show stands there as what it was taken for.
+                    String typed = PlainText.of(form.getOrDefault(name, "")).strip();
                     if (!answer.body().contains(HtmlUtils.htmlEscape(typed, "UTF-8"))) {
                         wrong.add("lost " + name + " of " + ask.path() + ": " + typed);
                     }

@@ -2,8 +2,10 @@ package abbex.app.web;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import abbex.app.support.Jobs;
 import abbex.app.support.Said;
 import abbex.app.support.Screen;
 import abbex.app.support.Shop;
@@ -13,7 +15,11 @@ import ch.qos.logback.classic.spi.ILoggingEvent;
 import ch.qos.logback.core.read.ListAppender;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
+import java.io.IOException;
+import java.net.Socket;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.regex.Matcher;
@@ -24,6 +30,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.slf4j.LoggerFactory;
+import org.springframework.core.NestedExceptionUtils;
 import org.springframework.jdbc.core.simple.JdbcClient;
 
 /** The database dies while people work: the page says so, and what was typed is stored once when it is back. */
@@ -84,9 +91,9 @@ class FaultsTest {
     }
 
     @Test
-    void the_problem_page_shows_a_number_that_finds_the_line() {
+    void the_problem_page_shows_a_number_that_finds_the_line() throws IOException {
         Visitor tamsin = Visitor.signedIn("tamsin");
-        JdbcClient jdbc = Shop.bean(JdbcClient.class);
+        JdbcClient jdbc = Shop.owner();
         ListAppender<ILoggingEvent> log = new ListAppender<>();
         Logger root = (Logger) LoggerFactory.getLogger(Logger.ROOT_LOGGER_NAME);
         log.start();
@@ -103,6 +110,114 @@ class FaultsTest {
             jdbc.sql("rename table audit_away to audit").update();
             root.detachAppender(log);
         }
+    }
+
+    /** Two hundred and ten forms whose bodies never come: everybody else is answered. */
+    @Test
+    void forms_that_stall_hold_up_nobody() throws Exception {
+        Visitor orla = Visitor.signedIn("orla");
+        int port = Integer.parseInt(Shop.address().replaceFirst(".*:", ""));
+        List<Socket> stalled = new ArrayList<>();
+        try {
+            for (int i = 0; i < 210; i++) {
+                Socket socket = new Socket("127.0.0.1", port);
+                socket.getOutputStream()
+                        .write(("POST /sign-in HTTP/1.1\r\nHost: 127.0.0.1\r\n"
+                                        + "Content-Type: application/x-www-form-urlencoded\r\nContent-Length: 900\r\n\r\nusername=")
+                                .getBytes(StandardCharsets.US_ASCII));
+                stalled.add(socket);
+            }
+            Thread.sleep(300);
+            long began = System.nanoTime();
+            assertEquals(200, orla.get("/account").statusCode());
+            double seconds = (System.nanoTime() - began) / 1e9;
+            assertTrue(seconds < 4, "answered after " + seconds + " s; none waited for a stalled one");
+        } finally {
+            for (Socket socket : stalled) {
+                socket.close();
+            }
+        }
+    }
+
+    /** The application's account works with rows. */
+    @Test
+    void the_application_cannot_change_a_table() {
+        for (String change : List.of(
+                "alter table audit add column x int",
+                "drop table attempt",
+                "create table y (n int)",
+                "drop trigger job_insert")) {
+            Exception refused = assertThrows(
+                    Exception.class,
+                    () -> Shop.bean(JdbcClient.class).sql(change).update());
+            String why = String.valueOf(
+                    NestedExceptionUtils.getMostSpecificCause(refused).getMessage());
+            assertTrue(why.contains("denied"), why);
+        }
+    }
+
+    /** An error page is no answer: what was typed is let go when the server has said that it is stored. */
+    @Test
+    void what_was_typed_stays_until_it_is_said_to_be_stored() throws Exception {
+        try (Screen screen = Screen.desk().signIn("jorun")) {
+            Page page = screen.page;
+            screen.open("/arrive");
+            String plate = "DR " + System.nanoTime() % 1_000_000;
+            page.locator("#plate").fill(plate);
+            page.locator("label[for='outline-CAR-HATCH']").click();
+            page.locator("#name").fill("test hatch");
+            page.route("**/arrive", r -> {
+                if (r.request().method().equals("POST")) {
+                    r.fulfill(new Route.FulfillOptions()
+                            .setStatus(500)
+                            .setContentType("text/html")
+                            .setBody("<p>no</p>"));
+                } else {
+                    r.resume();
+                }
+            });
+            page.keyboard().press("Enter");
+            assertThat(page.locator("p")).hasText("no");
+            page.unroute("**/arrive");
+            screen.open("/account");
+            screen.open("/arrive");
+            assertThat(page.locator("#plate")).hasValue(plate);
+            assertThat(page.locator("#name")).hasValue("test hatch");
+            // Away: what was sent is sent again by itself, under the same ids, until it is stored.
+            Shop.killDatabase();
+            page.locator("#name").press("Enter");
+            assertThat(page.locator("form[data-again]")).hasCount(1);
+            Shop.startDatabase();
+            assertThat(page.locator("#in-LF")).isVisible();
+            assertEquals(
+                    1,
+                    Shop.bean(JdbcClient.class)
+                            .sql(
+                                    "select count(*) from job j join vehicle v on v.id = j.vehicle_id where v.plate = :plate")
+                            .param("plate", plate)
+                            .query(Integer.class)
+                            .single());
+            screen.open("/arrive");
+            assertThat(page.locator("#plate")).hasValue("");
+        }
+    }
+
+    /** A reload or the history asks for an address that only takes what is sent. */
+    @Test
+    void an_address_that_only_takes_what_is_sent_leads_to_the_page_above() {
+        Visitor orla = Visitor.signedIn("orla");
+        String job = "/jobs/" + Jobs.id("GN 2-118");
+        for (String[] pair : new String[][] {
+            {job + "/prove/probes", job + "/prove"},
+            {job + "/fitment/sets", job + "/fitment"},
+            {"/account/pin", "/account"},
+        }) {
+            HttpResponse<String> answer = orla.get(pair[0]);
+            assertEquals(303, answer.statusCode(), pair[0]);
+            assertEquals(
+                    pair[1], answer.headers().firstValue("Location").orElse("").replaceFirst("^http://[^/]+", ""));
+        }
+        assertEquals(405, orla.fragment(job + "/prove/probes").statusCode(), "a script asks for no page");
     }
 
     private static int eventually(Visitor who, String path) throws InterruptedException {

@@ -10,6 +10,7 @@ import abbex.app.support.Said;
 import abbex.app.support.Screen;
 import abbex.app.support.Script;
 import abbex.app.support.Shop;
+import com.microsoft.playwright.Response;
 import java.io.IOException;
 import java.net.ServerSocket;
 import java.nio.file.Files;
@@ -114,6 +115,9 @@ class ReachTest {
             tablet.page.keyboard().press("Enter");
             tablet.page.waitForURL(address + "/");
             assertTrue(tablet.context.cookies().stream().allMatch(c -> c.secure && c.httpOnly), "only over HTTPS");
+            assertTrue(
+                    tablet.context.cookies().stream().anyMatch(c -> c.name.equals("__Host-SESSION")),
+                    "of this host only");
             assertEquals(true, tablet.page.evaluate("isSecureContext"));
             assertThat(tablet.page.locator("#notice")).containsText(Said.part("script.untrusted"));
             tablet.page.navigate(address + "/arrive");
@@ -130,6 +134,10 @@ class ReachTest {
                     tablet.page
                             .navigate(address + "/jobs/" + Jobs.id("GN 2-118") + "/sheet")
                             .status());
+            tablet.page.navigate(address + "/account");
+            Response left = tablet.page.waitForResponse(
+                    "**/sign-out", () -> tablet.page.locator(".sign-out button").click());
+            assertEquals("\"cache\"", left.headerValue("Clear-Site-Data"), "kept pages go");
         }
     }
 }

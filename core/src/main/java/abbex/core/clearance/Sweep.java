@@ -5,6 +5,7 @@ import abbex.core.motion.Motion;
 import abbex.core.motion.Pose;
 import abbex.core.motion.Range;
 import java.util.PriorityQueue;
+import java.util.concurrent.CancellationException;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -145,6 +146,9 @@ public final class Sweep {
                     && open.peek().bound < least.gap - tolerance(least.gap)
                     && (enough == Double.NEGATIVE_INFINITY || least.gap >= enough && open.peek().bound < enough)
                     && boxes++ < MOST_BOXES) {
+                if (Thread.interrupted()) {
+                    throw new CancellationException("nobody waits for this sweep");
+                }
                 halve(open.poll(), open);
             }
             // Should it ever give up, what is still open may hide so much.

@@ -2,7 +2,6 @@ package abbex.core.heights;
 
 import abbex.core.units.Estimate;
 import abbex.core.vehicle.Corner;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Collections;
@@ -11,6 +10,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalLong;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
@@ -189,16 +189,16 @@ public final class HeightSheet {
         return spot.atCorner() ? at(spot.corner(), spot.method()) : Optional.ofNullable(points.get(spot));
     }
 
-    /** When the first reading that still stands was taken. */
-    public Optional<Instant> firstTaken() {
-        Instant first = null;
+    /** The place in the record of the first reading that still stands. */
+    public OptionalLong first() {
+        OptionalLong first = OptionalLong.empty();
         for (Height height : everything()) {
             for (Reading reading : height.readings()) {
-                if (first == null || reading.takenAt().isBefore(first)) {
-                    first = reading.takenAt();
+                if (first.isEmpty() || reading.nr() < first.getAsLong()) {
+                    first = OptionalLong.of(reading.nr());
                 }
             }
         }
-        return Optional.ofNullable(first);
+        return first;
     }
 }

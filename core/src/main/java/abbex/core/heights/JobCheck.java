@@ -3,10 +3,10 @@ package abbex.core.heights;
 import abbex.core.figure.Finding;
 import abbex.core.units.Estimate;
 import abbex.core.vehicle.Corner;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalLong;
 
 /** What all sheets of a job say together, beside the comparison of two: order, lips, floors, how well all of it fits. */
 final class JobCheck {
@@ -46,9 +46,9 @@ final class JobCheck {
             if (here.ordered() && before.ordered() && here.compareTo(before) < 0) {
                 findings.add(new HeightFinding.StagesOutOfOrder(here, before));
             }
-            Optional<Instant> first = sheets.get(i - 1).firstTaken();
-            Optional<Instant> now = sheets.get(i).firstTaken();
-            if (first.isPresent() && now.isPresent() && now.get().isBefore(first.get())) {
+            OptionalLong first = sheets.get(i - 1).first();
+            OptionalLong now = sheets.get(i).first();
+            if (first.isPresent() && now.isPresent() && now.getAsLong() < first.getAsLong()) {
                 findings.add(new HeightFinding.ReadBeforeItsStage(here, before));
             }
         }

@@ -13,15 +13,21 @@ import java.util.Comparator;
  * @param spot place and way to measure
  * @param tape what was read
  * @param who short name of the person
- * @param takenAt when it was taken
+ * @param takenAt when it was taken, by the clock of the device: to be shown, never to put readings in order
  * @param correction true when it replaced an earlier reading of the same person
+ * @param nr its place in the order in which the record was written
  */
-public record Reading(MeasuringPoint spot, TapeReading tape, String who, Instant takenAt, boolean correction) {
+public record Reading(MeasuringPoint spot, TapeReading tape, String who, Instant takenAt, boolean correction, long nr) {
     static final Comparator<Reading> BY_VALUE = Comparator.comparing(
                     (Reading r) -> r.tape().value())
             .thenComparing(r -> r.tape().raw())
             .thenComparing(Reading::who)
             .thenComparing(Reading::takenAt);
+
+    /** A reading of a record that has no order but its times. */
+    public Reading(MeasuringPoint spot, TapeReading tape, String who, Instant takenAt, boolean correction) {
+        this(spot, tape, who, takenAt, correction, takenAt.toEpochMilli());
+    }
 
     /** A reading of nobody in particular, for computation without a record. */
     public static Reading of(MeasuringPoint spot, TapeReading tape) {

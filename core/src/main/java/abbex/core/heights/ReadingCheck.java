@@ -6,7 +6,6 @@ import abbex.core.units.LengthUnit;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.VehicleKind;
 import java.math.BigDecimal;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -171,10 +170,10 @@ final class ReadingCheck {
     }
 
     private static void correctedLate(Comparison c) {
-        Instant start = c.after().firstTaken().orElseThrow();
+        long start = c.after().first().orElseThrow();
         for (Height height : c.before().everything()) {
             for (Reading reading : height.readings()) {
-                if (reading.correction() && reading.takenAt().isAfter(start)) {
+                if (reading.correction() && reading.nr() > start) {
                     c.say(new HeightFinding.BeforeCorrectedLater(reading.spot(), reading.value(), reading.who()));
                 }
             }

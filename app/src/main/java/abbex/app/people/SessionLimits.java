@@ -1,0 +1,51 @@
+package abbex.app.people;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import jakarta.servlet.http.HttpSession;
+import java.io.IOException;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import org.springframework.web.filter.OncePerRequestFilter;
+
+/**
+ * A session ends twelve hours after the last act of a person, and after three days whatever is done with it. A page that asks
+ * for news by itself is no act.
+ */
+final class SessionLimits extends OncePerRequestFilter {
+    static final Duration IDLE = Duration.ofHours(12);
+    static final Duration LONGEST = Duration.ofDays(3);
+
+    /** When somebody last did something, in ms since the epoch. */
+    static final String ACTED = "abbex.acted";
+
+    /** It is not written with every request. */
+    private static final Duration COARSE = Duration.ofMinutes(5);
+
+    private final Clock clock;
+
+    SessionLimits(Clock clock) {
+        this.clock = clock;
+    }
+
+    @Override
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
+        HttpSession session = request.getSession(false);
+        if (session != null) {
+            Instant now = clock.instant();
+            Instant begun = Instant.ofEpochMilli(session.getCreationTime());
+            Instant acted = session.getAttribute(ACTED) instanceof Long at ? Instant.ofEpochMilli(at) : begun;
+            if (begun.plus(LONGEST).isBefore(now) || acted.plus(IDLE).isBefore(now)) {
+                session.invalidate();
+            } else if (!request.getServletPath().endsWith("/news")
+                    && acted.plus(COARSE).isBefore(now)) {
+                session.setAttribute(ACTED, now.toEpochMilli());
+            }
+        }
+        chain.doFilter(request, response);
+    }
+}
