@@ -27,7 +27,16 @@ clear_strays() {
   done
 }
 
-database_alive() { alive "$data/db.pid" "--datadir=$data/$(store) "; }
+# One whose number was never written down, because the command was broken off just then, is found by its folder.
+database_alive() {
+  alive "$data/db.pid" "--datadir=$data/$(store) " && return 0
+  local file
+  # The text comes in by a pipe: as an argument the search would find itself.
+  file=$(printf '%s\n' "--datadir=$data/$(store)" | grep -lzxF -f - /proc/[0-9]*/cmdline 2>/dev/null | head -n 1) || true
+  [ -n "$file" ] || return 1
+  file=${file#/proc/}
+  echo "${file%/cmdline}" | tee "$data/db.pid"
+}
 
 # Two accounts: the application's works with rows and cannot change a table; only migrations, backups and restores have the other.
 database_start() {
@@ -99,6 +108,7 @@ database_launch() {
 }
 
 database_stop() {
+  database_alive >/dev/null || true
   end_process "$data/db.pid" "--datadir=$data/$(store) " 30
   if [ -s "$data/db.socket-folder" ]; then rm -rf "$(cat "$data/db.socket-folder")" "$data/db.socket-folder"; fi
 }

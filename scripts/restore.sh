@@ -116,7 +116,12 @@ restore_ended() {
   local status=$?
   trap - EXIT
   clear_beside
-  if [ -n "${ran:-}" ] && [ -z "${came_back:-}" ] && ! app_alive >/dev/null; then (start_again) || true; fi
+  if [ -z "${ran:-}" ]; then
+    # What was not running before is not left running; it was started to be kept.
+    database_stop
+  elif [ -z "${came_back:-}" ] && ! app_alive >/dev/null; then
+    (start_again) || true
+  fi
   exit "$status"
 }
 

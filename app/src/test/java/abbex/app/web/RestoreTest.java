@@ -117,10 +117,10 @@ class RestoreTest {
                     (standing.equals(after) ? old : fresh).toString(),
                     "--data",
                     folder.toString());
-            // Towards the end more often than not: there the switch is.
-            long at = (long) (takes * Math.sqrt(random.nextDouble()));
+            // Towards the end more often than not: there the switch is. The first while the former data is being kept.
+            long at = kill == 0 ? keeping(folder, restore) : (long) (takes * Math.sqrt(random.nextDouble()));
             restore.waitFor(at, TimeUnit.MILLISECONDS);
-            if (random.nextInt(3) == 0) {
+            if (kill == 0 || random.nextInt(3) == 0) {
                 // Ctrl-C: it puts away what it made.
                 restore.destroy();
                 assertTrue(restore.waitFor(60, TimeUnit.SECONDS));
@@ -134,6 +134,14 @@ class RestoreTest {
                     "demo", Files.readString(folder.resolve("holds")).strip().split(" ")[1]);
         }
         stays(folder, fresh, after);
+    }
+
+    /** Waits until the database that is to be replaced runs. */
+    private static long keeping(Path folder, Process restore) throws InterruptedException {
+        while (restore.isAlive() && !Files.exists(folder.resolve("db.pid"))) {
+            Thread.sleep(20);
+        }
+        return 0;
     }
 
     private static void stays(Path folder, Path file, String marks) throws IOException {
