@@ -79,13 +79,20 @@ const STORED = 'abbex-stored-';
 
 const onTheWay = () => JSON.parse(sessionStorage.getItem(SENT) ?? '{}');
 
-/** Gives what is sent an id, under which the server says that it is stored. */
+/** What is sent has an id, which counts once; under it the server says that it is stored. */
 function send(form) {
-  const id = [...crypto.getRandomValues(new Uint8Array(16))].map((b) => b.toString(16).padStart(2, '0')).join('');
-  const field = form.elements._sent ?? form.appendChild(document.createElement('input'));
-  Object.assign(field, { type: 'hidden', name: '_sent', value: id });
-  sessionStorage.setItem(SENT, JSON.stringify({ ...onTheWay(), [id]: nameOf(form) }));
+  if (!form.elements._keeps) {
+    const field = form.appendChild(document.createElement('input'));
+    Object.assign(field, { type: 'hidden', name: '_keeps', value: '1' });
+  }
+  sessionStorage.setItem(SENT, JSON.stringify({ ...onTheWay(), [form.elements._sent.value]: nameOf(form) }));
 }
+
+/** What was answered counted; a form that still stands on the page sends another act the next time. */
+function renew(form) {
+  if (form?.elements?._sent) form.elements._sent.value = hex();
+}
+const hex = () => [...crypto.getRandomValues(new Uint8Array(16))].map((b) => b.toString(16).padStart(2, '0')).join('');
 
 /** What the server has said to be stored is let go of, and nothing else: an error page is no answer. */
 function letGo() {
@@ -104,7 +111,10 @@ export function keepForms() {
   if (person) letGo();
   // Before anything else hears of it, so that it goes along.
   document.addEventListener('submit', (e) => e.target.matches('form[data-draft]') && send(e.target), true);
-  document.addEventListener('htmx:afterRequest', letGo);
+  document.addEventListener('htmx:afterRequest', (e) => {
+    letGo();
+    if (e.detail.successful) renew(e.detail.elt.closest('form'));
+  });
   document.querySelectorAll('form[data-draft]').forEach(keep);
   // One that came when it was unfolded keeps as well.
   document.addEventListener('htmx:load', (e) => {

@@ -160,6 +160,7 @@ class ArchitectureTest {
     /** Whoever reads or writes a table is its owner; names and initials of people are joined by all, and what was withdrawn. */
     private static final Map<String, String> OWNERS = Map.ofEntries(
             Map.entry("shop", "people rules"),
+            Map.entry("sent", "store"),
             Map.entry("audit", "people"),
             Map.entry("attempt", "people"),
             Map.entry("api_key", "people"),

@@ -1,5 +1,6 @@
 package abbex.app.page;
 
+import abbex.app.store.SentOnce;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Duration;
@@ -15,16 +16,17 @@ import org.springframework.web.servlet.ModelAndView;
  * handler finished and that is no refusal. Until the page has seen it, the device keeps the text.
  */
 final class StoredMark implements HandlerInterceptor {
-    /** The field that a script adds to what it sends. */
-    static final String SENT = "_sent";
+    /** The field that a script adds to what it keeps until then. */
+    static final String KEEPS = "_keeps";
 
     private static final Duration LONG_ENOUGH = Duration.ofMinutes(5);
 
     @Override
     public void postHandle(
             HttpServletRequest request, HttpServletResponse response, Object handler, @Nullable ModelAndView answer) {
-        String sent = request.getParameter(SENT);
+        String sent = request.getParameter(SentOnce.FIELD);
         if (sent == null
+                || request.getParameter(KEEPS) == null
                 || !sent.matches("[0-9a-f-]{8,36}")
                 || !request.getMethod().equals("POST")) {
             return;

@@ -45,8 +45,8 @@ class DatabaseGate {
     private static final String ASK_AGAIN = "<meta http-equiv=\"refresh\" content=\"3\">";
 
     /**
-     * What was sent goes along. By itself it goes again only under an id of its own, which counts once: a connection may end
-     * after something was stored. All else is sent again by whoever sees the button.
+     * What was sent goes along. By itself it goes again only under its id, which counts once: a connection may end after
+     * something was stored. What has none is sent again by whoever sees the button.
      */
     private static final String SEND_AGAIN = """
             <form method="post" action="%s"%s>%s<p><button class="btn btn-primary">%s</button></p></form>
@@ -112,7 +112,7 @@ class DatabaseGate {
                     throw e;
                 }
                 LOG.warn("{}: {}", trouble.get(), e.toString());
-                if (trouble.get() != Trouble.BUSY) {
+                if (trouble.get() != Trouble.BUSY && trouble.get() != Trouble.CROSSED) {
                     fineAt = Long.MIN_VALUE;
                 }
                 response.reset();
@@ -179,6 +179,7 @@ class DatabaseGate {
                 }
             });
             boolean once = request.getParameter("client") != null
+                    || request.getParameter(SentOnce.FIELD) != null
                     || request.getServletPath().equals("/arrive");
             return SEND_AGAIN.formatted(
                     HtmlUtils.htmlEscape(request.getRequestURI(), "UTF-8"),

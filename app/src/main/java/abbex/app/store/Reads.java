@@ -13,6 +13,7 @@ import java.util.UUID;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 import org.springframework.web.context.request.RequestAttributes;
 import org.springframework.web.context.request.RequestContextHolder;
@@ -89,17 +90,24 @@ public class Reads {
         return stampOfJob(shop, job).map(Stamp::vehicle).orElse(0L);
     }
 
+    @SuppressWarnings("unchecked")
     private <T> T keep(Optional<?> stamp, List<?> question, Supplier<T> read) {
         if (stamp.isEmpty()) {
             return read.get();
         }
         Kept key = new Kept(question, stamp.get());
-        @SuppressWarnings("unchecked")
         T answer = (T) kept.getIfPresent(key);
         if (answer == null) {
+            Map<Object, Object> here = underWay();
+            // What a transaction reads of its own writes is not so yet, and may never be: it is kept no longer than
+            // that.
+            if (here != null && here.get(key) != null) {
+                return (T) here.get(key);
+            }
             answer = read.get();
-            // What a transaction reads of its own writes is not so yet, and may never be.
-            if (!TransactionSynchronizationManager.isActualTransactionActive()) {
+            if (here != null) {
+                here.put(key, answer);
+            } else {
                 kept.put(key, answer);
             }
         }
@@ -124,6 +132,27 @@ public class Reads {
 
     private OfShop stampOf(UUID shop) {
         return once(List.of(Stamps.class, shop), () -> stamps.ofShop(shop));
+    }
+
+    /** What the transaction that is under way has read; null where there is none. */
+    @SuppressWarnings("unchecked")
+    private static @Nullable Map<Object, Object> underWay() {
+        if (!TransactionSynchronizationManager.isActualTransactionActive()) {
+            return null;
+        }
+        Map<Object, Object> known = (Map<Object, Object>) TransactionSynchronizationManager.getResource(Reads.class);
+        if (known == null) {
+            Map<Object, Object> fresh = new HashMap<>();
+            TransactionSynchronizationManager.bindResource(Reads.class, fresh);
+            TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+                @Override
+                public void afterCompletion(int status) {
+                    TransactionSynchronizationManager.unbindResourceIfPossible(Reads.class);
+                }
+            });
+            return fresh;
+        }
+        return known;
     }
 
     /** What this request has read; null where everything is read when it is asked for. */

@@ -7,12 +7,14 @@ import java.sql.SQLTimeoutException;
 import java.sql.SQLTransientConnectionException;
 import java.util.Optional;
 import java.util.Set;
+import org.springframework.dao.PessimisticLockingFailureException;
 
 /** Why the database takes nothing just now, by the key of its words. */
 enum Trouble {
     AWAY,
     FULL,
-    BUSY;
+    BUSY,
+    CROSSED;
 
     /** Error codes of a full disk: ER_DISK_FULL, ER_ERROR_ON_WRITE, ER_RECORD_FILE_FULL, ER_TEMP_FILE_WRITE_FAILURE. */
     private static final Set<Integer> FULL_CODES = Set.of(1021, 3, 1114, 1878);
@@ -22,6 +24,9 @@ enum Trouble {
         for (Throwable t = thrown; t != null; t = t.getCause()) {
             if (t instanceof Busy) {
                 return Optional.of(BUSY);
+            }
+            if (t instanceof PessimisticLockingFailureException) {
+                return Optional.of(CROSSED);
             }
             if (t instanceof SQLException sql && full(sql)) {
                 return Optional.of(FULL);
