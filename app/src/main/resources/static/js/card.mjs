@@ -29,6 +29,8 @@ function newest() {
   }
   return mine;
 }
+/** What waits is more certain than what the browser makes of its networks: one that leads nowhere is one to it. */
+const alone = () => !navigator.onLine || queue.holding();
 const waiting = () => queue.ofCard(job);
 const settles = (e) => ['TICKED', 'OTHERWISE'].includes(e.fields.what);
 const open = () => {
@@ -84,9 +86,9 @@ function waitSign(form) {
 function show() {
   if (!asks) return;
   // What a thread cannot bear is asked about by the server; where that cannot be reached it is said beforehand.
-  if (!navigator.onLine) for (const sure of view.querySelectorAll('.sure')) sure.hidden = false;
+  if (alone()) for (const sure of view.querySelectorAll('.sure')) sure.hidden = false;
   const mine = waiting().filter((e) => e.step === step);
-  if (!mine.length && navigator.onLine && last.stamp <= Number(asks.dataset.stamp)) return;
+  if (!alone() && last.stamp <= Number(asks.dataset.stamp)) return;
   const act = view.querySelector('.baybar .act');
   const old = act.closest('form') ?? act;
   const now = button();
@@ -121,7 +123,7 @@ const formOf = (what, item) =>
 async function entry(form, submitter) {
   const data = new FormData(form, submitter);
   const file = data.get('photo');
-  const fields = Object.fromEntries([...data].filter(([name]) => !['client', '_csrf', 'photo'].includes(name)));
+  const fields = Object.fromEntries([...data].filter(([name]) => !['client', '_csrf', '_sent', 'photo'].includes(name)));
   const photo = file?.size ? { photo: await small(file) } : {};
   if (file?.size) fields.what ??= 'CAPTURED';
   const url = form.getAttribute('action');
@@ -153,7 +155,7 @@ async function submit(form, submitter) {
     native(form, submitter);
     return;
   }
-  if (queue.holding() || !navigator.onLine) return hold(e);
+  if (alone()) return hold(e);
   const { status, to } = await queue.send(e);
   if (status === 200 && to) await turn(to);
   else if (status === 0 || status >= 500 || [401, 403, 412].includes(status)) {

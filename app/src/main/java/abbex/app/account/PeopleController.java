@@ -16,7 +16,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
 import org.springframework.stereotype.Controller;
-import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -104,14 +103,6 @@ class PeopleController {
         people.endSessionsBut(who, request.getSession().getId());
         audit.add(me, Audit.What.SIGNED_OUT_ELSEWHERE, who.signInName());
         return "redirect:/people";
-    }
-
-    @GetMapping("/audit")
-    String audit(@Me Person me, Model model) {
-        Reader reader = Reader.of(me);
-        model.addAttribute("entries", audit.newest(me.shop()));
-        model.addAttribute("clock", reader);
-        return "audit";
     }
 
     private Person own(Person me, UUID person) {

@@ -122,6 +122,10 @@ class ArriveController {
                 .filter(other -> !other.id().equals(job.vehicle().id()))
                 .ifPresent(other -> form.form().problem("plate", "problem.plate.other"));
         if (form.form().fits() && jobs.save(changed, form.form().edition())) {
+            String fields = ArriveForm.differ(job, changed);
+            if (!fields.isEmpty()) {
+                audit.add(me, Audit.What.STAY_CHANGED, job.vehicle().plate() + ": " + fields);
+            }
             return measure(id);
         }
         if (form.form().fits()) {

@@ -17,6 +17,8 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.UUID;
 
 /** What is typed when a vehicle is received: every text is kept as typed, whatever becomes of it. */
@@ -61,6 +63,17 @@ public class ArriveForm {
         });
         t.put(Form.EDITION, Integer.toString(job.edition().texts()));
         return t;
+    }
+
+    /** The names of the fields that differ, never what is in them: a customer is among them. */
+    static String differ(Job was, Job is) {
+        Map<String, String> before = texts(was);
+        Map<String, String> after = texts(is);
+        Set<String> names = new TreeSet<>(before.keySet());
+        names.addAll(after.keySet());
+        names.remove(Form.EDITION);
+        names.removeIf(name -> before.getOrDefault(name, "").equals(after.getOrDefault(name, "")));
+        return String.join(", ", names);
     }
 
     static void vehicle(Map<String, String> t, VehicleFacts v) {

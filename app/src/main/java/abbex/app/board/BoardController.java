@@ -7,6 +7,7 @@ import abbex.app.page.JobMark;
 import abbex.app.page.Me;
 import abbex.app.page.NotHere;
 import abbex.app.page.Words;
+import abbex.app.people.Audit;
 import abbex.app.people.People;
 import abbex.app.people.Person;
 import abbex.app.verdict.JobVerdicts;
@@ -32,8 +33,10 @@ class BoardController {
     private final FloorPage page;
     private final JobVerdicts verdicts;
     private final Words words;
+    private final Audit audit;
 
-    BoardController(Jobs jobs, People people, FloorPage page, JobVerdicts verdicts, Words words) {
+    BoardController(Jobs jobs, People people, FloorPage page, JobVerdicts verdicts, Words words, Audit audit) {
+        this.audit = audit;
         this.verdicts = verdicts;
         this.jobs = jobs;
         this.people = people;
@@ -109,6 +112,8 @@ class BoardController {
         }
         RedirectView floor = new RedirectView("/");
         if (!where.equals(job.where())) {
+            String to = where.bay().isEmpty() ? words.say("place." + place, form.reader()) : where.bay();
+            audit.add(me, Audit.What.MOVED, job.vehicle().plate() + ": " + to);
             floor.addStaticAttribute("moved", id.toString());
             floor.addStaticAttribute("was", job.where().place().name());
             floor.addStaticAttribute("bay", job.where().bay());

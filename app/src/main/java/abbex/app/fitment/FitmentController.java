@@ -146,8 +146,7 @@ class FitmentController {
     @PostMapping("/jobs/{id}/fitment/sets/{set}/withdraw")
     String withdraw(@Me Person me, @PathVariable UUID id, @PathVariable UUID set) {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
-        sets.withdraw(
-                me, job.vehicle().id(), find(sets.of(me.shop(), job.vehicle().id()), set));
+        sets.withdraw(me, job.vehicle(), find(sets.of(me.shop(), job.vehicle().id()), set));
         return "redirect:/jobs/" + id + "/fitment";
     }
 

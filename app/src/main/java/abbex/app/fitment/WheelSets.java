@@ -1,5 +1,7 @@
 package abbex.app.fitment;
 
+import abbex.app.arrive.VehicleFacts;
+import abbex.app.people.Audit;
 import abbex.app.people.Person;
 import abbex.app.people.Withdrawals;
 import abbex.app.store.Ids;
@@ -142,7 +144,7 @@ public class WheelSets {
     }
 
     /** It is not offered any more. */
-    void withdraw(Person by, UUID vehicle, WheelSet set) {
-        withdrawals.add(by, vehicle, set.id());
+    void withdraw(Person by, VehicleFacts vehicle, WheelSet set) {
+        withdrawals.add(by, vehicle.id(), set.id(), Audit.What.WHEELS_DELETED, vehicle.plate());
     }
 }

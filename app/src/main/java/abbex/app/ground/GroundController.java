@@ -158,7 +158,7 @@ class GroundController {
     @PostMapping("/jobs/{id}/ground/{item}/withdraw")
     String withdraw(@Me Person me, @PathVariable UUID id, @PathVariable UUID item) {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
-        points.withdraw(me, job.vehicle().id(), item);
+        points.withdraw(me, job.vehicle(), item);
         return "redirect:/jobs/" + id + "/ground";
     }
 

@@ -1,6 +1,8 @@
 package abbex.app.ground;
 
 import abbex.app.arrive.Job;
+import abbex.app.arrive.VehicleFacts;
+import abbex.app.people.Audit;
 import abbex.app.people.Person;
 import abbex.app.people.Withdrawals;
 import abbex.app.prove.Clearances;
@@ -166,10 +168,11 @@ public class LowPoints {
     }
 
     /** A point or a ground counts no more; nothing happens when the vehicle has neither. */
-    void withdraw(Person by, UUID vehicle, UUID id) {
+    void withdraw(Person by, VehicleFacts of, UUID id) {
+        UUID vehicle = of.id();
         boolean point = of(by.shop(), vehicle).stream().anyMatch(p -> p.id().equals(id));
         if (point || grounds(by.shop(), vehicle).stream().anyMatch(g -> g.id().equals(id))) {
-            withdrawals.add(by, vehicle, id);
+            withdrawals.add(by, vehicle, id, Audit.What.GROUND_DELETED, of.plate());
         }
     }
 }

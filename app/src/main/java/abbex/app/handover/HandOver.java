@@ -217,9 +217,13 @@ public class HandOver {
         revocable(handovers.of(by.shop(), job.id()))
                 .filter(v -> v.number() == number)
                 .ifPresent(version -> {
-                    withdrawals.add(by, job.vehicle().id(), version.id());
+                    withdrawals.add(
+                            by,
+                            job.vehicle().id(),
+                            version.id(),
+                            Audit.What.HAND_OVER_UNDONE,
+                            job.vehicle().plate() + " · " + number);
                     plans.forget(job);
-                    audit.add(by, Audit.What.HAND_OVER_UNDONE, job.vehicle().plate() + " · " + number);
                     Handovers.Before before = version.before();
                     Job.Place here = job.where().place();
                     if (before != null && (here == Job.Place.OUT || here == Job.Place.GONE)) {

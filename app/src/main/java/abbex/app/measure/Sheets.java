@@ -36,7 +36,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
@@ -271,14 +274,14 @@ public class Sheets {
         Act act = Act.TAKE;
         if (last != null && last.stands()) {
             act = Act.CORRECT;
-            audit.add(
-                    by,
-                    Audit.What.CORRECTED,
-                    sheet.seq() + ", " + spot.place().code() + " " + spot.way().code() + ": " + last.raw() + " – " + raw
-                            + waited(at));
+            audit.add(by, Audit.What.CORRECTED, named(sheet, spot) + ": " + last.raw() + " – " + raw + waited(at));
         }
         log.append(by, sheet, spot, client, act, raw, read.value(), last == null ? null : last.id(), null, at);
         return new Outcome.Stored(false);
+    }
+
+    private static String named(SheetRow sheet, MeasuringPoint spot) {
+        return sheet.seq() + ", " + spot.place().code() + " " + spot.way().code();
     }
 
     /** When the device says that it was typed, where that is not when it came in. */
@@ -309,6 +312,7 @@ public class Sheets {
             log.append(
                     by, sheet, spot, client, Act.UNDO, restored.raw(), restored.value(), last.id(), restored.id(), at);
         }
+        audit.add(by, Audit.What.READING_UNDONE, named(sheet, spot) + ": " + last.raw());
         return true;
     }
 
@@ -328,8 +332,18 @@ public class Sheets {
     /** Says what differs from what was said last; a blank takes it back. */
     @Transactional
     public void say(Person by, SheetRow sheet, Map<String, String> items, Map<String, String> known, Instant at) {
+        Set<String> changed = new TreeSet<>(items.keySet());
+        changed.removeIf(item -> known.getOrDefault(item, "").equals(items.get(item)));
+        if (!changed.isEmpty()) {
+            audit.add(
+                    by,
+                    Audit.What.STATE_CHANGED,
+                    changed.stream()
+                            .map(item -> item + ": " + known.getOrDefault(item, "") + " – " + items.get(item))
+                            .collect(Collectors.joining(", ", sheet.seq() + ", ", "")));
+        }
         items.forEach((item, raw) -> {
-            if (!raw.equals(known.getOrDefault(item, ""))) {
+            if (changed.contains(item)) {
                 jdbc.sql(SAY)
                         .param("shop", by.shop().toString())
                         .param("sheet", sheet.id().toString())

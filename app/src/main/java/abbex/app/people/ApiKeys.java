@@ -2,16 +2,13 @@ package abbex.app.people;
 
 import abbex.app.store.Ids;
 import abbex.app.store.Journal;
+import abbex.app.store.Sha256;
 import abbex.app.store.StaysSo;
 import abbex.app.store.Times;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.Base64;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -72,7 +69,7 @@ public class ApiKeys implements StaysSo {
                 .param("shop", by.shop().toString())
                 .param("name", name)
                 .param("hint", key.substring(key.length() - 4))
-                .param("hash", hash(key))
+                .param("hash", Sha256.hex(key))
                 .param("at", Times.column(clock.instant()))
                 .param("by", by.id().toString())
                 .update();
@@ -126,17 +123,8 @@ public class ApiKeys implements StaysSo {
     /** Whose key this is, if it is one that has not been revoked. */
     public Optional<Caller> caller(String key) {
         return jdbc.sql("select id, shop_id from api_key where key_hash = :hash and revoked_at is null")
-                .param("hash", hash(key))
+                .param("hash", Sha256.hex(key))
                 .query((row, n) -> new Caller(Ids.id(row, "id"), Ids.id(row, "shop_id")))
                 .optional();
-    }
-
-    private static String hash(String key) {
-        try {
-            return HexFormat.of()
-                    .formatHex(MessageDigest.getInstance("SHA-256").digest(key.getBytes(StandardCharsets.UTF_8)));
-        } catch (NoSuchAlgorithmException everyPlatformHasIt) {
-            throw new IllegalStateException(everyPlatformHasIt);
-        }
     }
 }

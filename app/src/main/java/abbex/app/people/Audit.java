@@ -1,18 +1,31 @@
 package abbex.app.people;
 
 import abbex.app.store.Ids;
+import abbex.app.store.Journal;
+import abbex.app.store.Sha256;
+import abbex.app.store.StaysSo;
 import abbex.app.store.Times;
+import java.nio.ByteBuffer;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
 import java.time.Clock;
-import java.time.Instant;
+import java.time.LocalDateTime;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
+import java.util.Objects;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
 
-/** The list of acts that a lead may have to answer for. Appended only; no customer's data in it. */
+/**
+ * The list of acts that a lead may have to answer for. Appended only; no customer's data in it. Each row of a shop carries a
+ * digest over itself and the one before ({@link AuditLog#whole}).
+ */
 @Service
-public class Audit {
+public class Audit implements StaysSo {
     /** What is kept. */
     public enum What {
         SIGNED_IN,
@@ -43,21 +56,36 @@ public class Audit {
         POINT_WITHDRAWN,
         FLOOR_SURVEYED,
         FLOOR_TAKEN_BACK,
-        KIT_CHOSEN
+        KIT_CHOSEN,
+        MOVED,
+        STAY_CHANGED,
+        STATE_CHANGED,
+        READING_UNDONE,
+        GAP_DELETED,
+        WHEELS_DELETED,
+        DRIVE_DELETED,
+        MARK_DELETED,
+        GROUND_DELETED,
+        REMEDY_DELETED,
+        STEPS_CHANGED,
+        ROUND_BEGUN,
+        STEPS_UPDATED,
+        RESTORED
     }
 
-    /** A line of the list. */
-    public record Entry(String who, What what, String detail, Instant at) {}
-
     private static final String ADD = """
-            insert into audit (shop_id, person_id, what, detail, at) values (:shop, :person, :what, :detail, :at)
+            insert into audit (shop_id, person_id, what, detail, at, chain)
+            values (:shop, :person, :what, :detail, :at, :chain)
             """;
 
-    private static final String NEWEST = """
-            select p.display_name, a.what, a.detail, a.at
-              from audit a left join person p on p.id = a.person_id
-             where a.shop_id = :shop order by a.id desc limit 200
-            """;
+    private static final String FIRST =
+            "insert into audit_head (shop_id, n, chain) values (:shop, 0, :chain) on duplicate key update n = n";
+
+    private static final String HEAD = "select chain from audit_head where shop_id = :shop for update";
+
+    private static final String ON = "update audit_head set n = n + 1, chain = :chain where shop_id = :shop";
+
+    private static final int LONGEST = 200;
 
     private final JdbcClient jdbc;
     private final Clock clock;
@@ -67,31 +95,72 @@ public class Audit {
         this.clock = clock;
     }
 
+    @Transactional
     public void add(UUID shop, @Nullable UUID person, What what, String detail) {
+        Line line = new Line(
+                shop.toString(),
+                Objects.requireNonNullElse(Ids.text(person), ""),
+                what.name(),
+                detail.length() > LONGEST ? detail.substring(0, LONGEST) : detail,
+                Times.column(clock.instant()).truncatedTo(ChronoUnit.MICROS));
+        jdbc.sql(FIRST)
+                .param("shop", line.shop())
+                .param("chain", Line.BEGINNING)
+                .update();
+        byte[] before =
+                jdbc.sql(HEAD).param("shop", line.shop()).query(byte[].class).single();
+        byte[] chain = line.chained(before);
         jdbc.sql(ADD)
                 .param("shop", shop.toString())
                 .param("person", Ids.text(person))
                 .param("what", what.name())
-                .param("detail", detail.length() > 200 ? detail.substring(0, 200) : detail)
-                .param("at", Times.column(clock.instant()))
+                .param("detail", line.detail())
+                .param("at", line.at())
+                .param("chain", chain)
                 .update();
+        jdbc.sql(ON).param("chain", chain).param("shop", line.shop()).update();
     }
 
+    @Transactional
     public void add(Person by, What what, String detail) {
         add(by.shop(), by.id(), what, detail);
     }
 
-    public List<Entry> newest(UUID shop) {
-        return jdbc.sql(NEWEST)
-                .param("shop", shop.toString())
-                .query((row, n) -> {
-                    String who = row.getString("display_name");
-                    return new Entry(
-                            who == null ? "" : who,
-                            What.valueOf(row.getString("what")),
-                            row.getString("detail"),
-                            Times.instant(row, "at"));
-                })
-                .list();
+    @Override
+    public Set<Journal.What> takes() {
+        return Set.of();
+    }
+
+    @Override
+    public boolean again(Journal.Line line) {
+        return false;
+    }
+
+    /** What was done between the backup and its return is in the data that was put aside; this says that there is such. */
+    @Override
+    @Transactional
+    public void restored() {
+        jdbc.sql("select id from shop")
+                .query(String.class)
+                .list()
+                .forEach(shop -> add(UUID.fromString(shop), null, What.RESTORED, ""));
+    }
+
+    /** What a digest is taken over. */
+    record Line(String shop, String person, String what, String detail, LocalDateTime at) {
+        static final byte[] BEGINNING = new byte[32];
+
+        /** SHA-256 over the digest before and each field with its length. */
+        byte[] chained(byte[] before) {
+            MessageDigest digest = Sha256.digest();
+            digest.update(before);
+            for (String field : List.of(shop, person, what, detail, at.toString())) {
+                byte[] bytes = field.getBytes(StandardCharsets.UTF_8);
+                digest.update(
+                        ByteBuffer.allocate(Integer.BYTES).putInt(bytes.length).array());
+                digest.update(bytes);
+            }
+            return digest.digest();
+        }
     }
 }

@@ -27,7 +27,8 @@ import org.springframework.security.web.authentication.logout.HeaderWriterLogout
 import org.springframework.security.web.context.SecurityContextHolderFilter;
 import org.springframework.security.web.header.writers.ClearSiteDataHeaderWriter;
 import org.springframework.security.web.header.writers.CrossOriginOpenerPolicyHeaderWriter;
-import org.springframework.security.web.savedrequest.HttpSessionRequestCache;
+import org.springframework.security.web.savedrequest.CookieRequestCache;
+import org.springframework.security.web.savedrequest.RequestCache;
 import org.springframework.session.jdbc.MySqlJdbcIndexedSessionRepositoryCustomizer;
 import org.springframework.session.web.http.CookieSerializer;
 
@@ -71,10 +72,11 @@ class SecuritySettings {
                 toSignIn.commence(request, response, why);
             }
         };
-        // Only pages are gone back to after signing in: what a script asks for is none.
-        HttpSessionRequestCache pagesOnly = new HttpSessionRequestCache();
+        // Only pages are gone back to after signing in: what a script asks for is none. Kept by whoever asked.
+        CookieRequestCache pagesOnly = new CookieRequestCache();
         pagesOnly.setRequestMatcher(request -> request.getMethod().equals("GET") && !byScript(request));
-        return http.requestCache(c -> c.requestCache(pagesOnly))
+        return http.csrf(c -> c.csrfTokenRepository(new CsrfTokens()))
+                .requestCache(c -> c.requestCache(pagesOnly))
                 .authorizeHttpRequests(a -> a.requestMatchers(StaticFiles.patterns())
                         .permitAll()
                         .requestMatchers("/sign-in", "/no-network", "/error")
@@ -86,7 +88,7 @@ class SecuritySettings {
                 .addFilterBefore(new SessionLimits(clock), SecurityContextHolderFilter.class)
                 .addFilterBefore(new Misses.Lock(misses), UsernamePasswordAuthenticationFilter.class)
                 .formLogin(f -> f.loginPage("/sign-in")
-                        .successHandler(cameIn(misses, people, audit))
+                        .successHandler(cameIn(misses, people, audit, pagesOnly))
                         .failureHandler(missed(misses, people, audit)))
                 // What waits unsent on the device is the person's and stays; pages that were kept go.
                 .logout(l -> l.logoutUrl("/sign-out")
@@ -103,8 +105,9 @@ class SecuritySettings {
                 .build();
     }
 
-    private static AuthenticationSuccessHandler cameIn(Misses misses, People people, Audit audit) {
-        AuthenticationSuccessHandler onward = new SavedRequestAwareAuthenticationSuccessHandler();
+    private static AuthenticationSuccessHandler cameIn(Misses misses, People people, Audit audit, RequestCache asked) {
+        SavedRequestAwareAuthenticationSuccessHandler onward = new SavedRequestAwareAuthenticationSuccessHandler();
+        onward.setRequestCache(asked);
         return (request, response, who) -> {
             misses.forget(SignInName.of(who.getName()), request.getRemoteAddr());
             if (who.getPrincipal() instanceof SignedIn signedIn) {

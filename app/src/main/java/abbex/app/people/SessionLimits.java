@@ -1,5 +1,8 @@
 package abbex.app.people;
 
+import static org.springframework.security.web.context.HttpSessionSecurityContextRepository.SPRING_SECURITY_CONTEXT_KEY;
+
+import abbex.app.store.Strangers;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
@@ -41,9 +44,14 @@ final class SessionLimits extends OncePerRequestFilter {
             Instant acted = session.getAttribute(ACTED) instanceof Long at ? Instant.ofEpochMilli(at) : begun;
             if (begun.plus(LONGEST).isBefore(now) || acted.plus(IDLE).isBefore(now)) {
                 session.invalidate();
-            } else if (!request.getServletPath().endsWith("/news")
-                    && acted.plus(COARSE).isBefore(now)) {
-                session.setAttribute(ACTED, now.toEpochMilli());
+            } else {
+                if (session.getAttribute(SPRING_SECURITY_CONTEXT_KEY) != null) {
+                    Strangers.known(request);
+                }
+                if (!request.getServletPath().endsWith("/news")
+                        && acted.plus(COARSE).isBefore(now)) {
+                    session.setAttribute(ACTED, now.toEpochMilli());
+                }
             }
         }
         chain.doFilter(request, response);

@@ -7,6 +7,7 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
 
 /**
  * Rows that count no more, of whatever table: who said so and when. Appended only. Whoever reads a table that rows are
@@ -21,8 +22,10 @@ public class Withdrawals {
 
     private final JdbcClient jdbc;
     private final Clock clock;
+    private final Audit audit;
 
-    Withdrawals(JdbcClient jdbc, Clock clock) {
+    Withdrawals(JdbcClient jdbc, Clock clock, Audit audit) {
+        this.audit = audit;
         this.jdbc = jdbc;
         this.clock = clock;
     }
@@ -32,8 +35,11 @@ public class Withdrawals {
      *
      * @param vehicle that it belongs to; null when it is the shop's
      * @param of the row's id; a row of another shop is not touched by it
+     * @param what how the record calls it
+     * @param detail the vehicle's plate, or what else says which one it was
      */
-    public void add(Person by, @Nullable UUID vehicle, UUID of) {
+    @Transactional
+    public void add(Person by, @Nullable UUID vehicle, UUID of, Audit.What what, String detail) {
         jdbc.sql(ADD)
                 .param("id", Ids.fresh().toString())
                 .param("shop", by.shop().toString())
@@ -42,5 +48,6 @@ public class Withdrawals {
                 .param("person", by.id().toString())
                 .param("at", Times.column(clock.instant()))
                 .update();
+        audit.add(by, what, detail);
     }
 }

@@ -94,7 +94,7 @@ class CornerController {
             @PathVariable UUID remedy,
             @RequestParam(defaultValue = "LF") String corner) {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
-        plans.withdraw(me, job.vehicle().id(), remedy);
+        plans.withdraw(me, job.vehicle(), remedy);
         return back(id, CornerPages.corner(job, corner));
     }
 

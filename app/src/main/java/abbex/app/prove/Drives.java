@@ -1,5 +1,7 @@
 package abbex.app.prove;
 
+import abbex.app.arrive.VehicleFacts;
+import abbex.app.people.Audit;
 import abbex.app.people.Person;
 import abbex.app.people.Withdrawals;
 import abbex.app.store.Ids;
@@ -199,8 +201,8 @@ class Drives {
     }
 
     /** A drive or a mark of one counts no more. */
-    void withdraw(Person by, UUID vehicle, UUID id) {
-        withdrawals.add(by, vehicle, id);
+    void withdraw(Person by, VehicleFacts vehicle, UUID id, Audit.What what) {
+        withdrawals.add(by, vehicle.id(), id, what, vehicle.plate());
     }
 
     void mark(Person by, UUID drive, Drive.Mark mark) {

@@ -95,7 +95,7 @@ class GapController {
     private void again(Person me, Job job, String former) {
         probes.of(me.shop(), job.vehicle().id()).stream()
                 .filter(p -> p.id().toString().equals(former))
-                .forEach(p -> probes.withdraw(me, job.vehicle().id(), p.id()));
+                .forEach(p -> probes.withdraw(me, job.vehicle(), p.id()));
     }
 
     @PostMapping("/jobs/{id}/prove/probes/{probe}/withdraw")
@@ -108,7 +108,7 @@ class GapController {
         if (probes.of(me.shop(), job.vehicle().id()).stream().noneMatch(p -> p.id().equals(probe))) {
             throw new NotHere();
         }
-        probes.withdraw(me, job.vehicle().id(), probe);
+        probes.withdraw(me, job.vehicle(), probe);
         return "redirect:/jobs/" + id + "/prove?corner=" + CornerPages.corner(job, corner);
     }
 

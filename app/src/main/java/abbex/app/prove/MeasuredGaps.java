@@ -1,5 +1,7 @@
 package abbex.app.prove;
 
+import abbex.app.arrive.VehicleFacts;
+import abbex.app.people.Audit;
 import abbex.app.people.Person;
 import abbex.app.people.Withdrawals;
 import abbex.app.store.Ids;
@@ -145,7 +147,7 @@ public class MeasuredGaps {
     }
 
     /** It counts no more. */
-    void withdraw(Person by, UUID vehicle, UUID probe) {
-        withdrawals.add(by, vehicle, probe);
+    void withdraw(Person by, VehicleFacts vehicle, UUID probe) {
+        withdrawals.add(by, vehicle.id(), probe, Audit.What.GAP_DELETED, vehicle.plate());
     }
 }

@@ -3,6 +3,7 @@ package abbex.app.prove;
 import abbex.app.arrive.Job;
 import abbex.app.measure.RideHeights;
 import abbex.app.measure.Standing;
+import abbex.app.people.Audit;
 import abbex.app.people.Person;
 import abbex.core.clearance.ProbePlace;
 import abbex.core.clearance.TyreBody;
@@ -89,14 +90,14 @@ public class RoadTests {
     void withdraw(Person by, Job job, UUID drive) {
         newest(job)
                 .filter(newest -> newest.id().equals(drive))
-                .ifPresent(newest -> drives.withdraw(by, job.vehicle().id(), drive));
+                .ifPresent(newest -> drives.withdraw(by, job.vehicle(), drive, Audit.What.DRIVE_DELETED));
     }
 
     /** A mark of the newest drive counts no more. */
     void withdrawMark(Person by, Job job, UUID mark) {
         newest(job)
                 .filter(newest -> newest.marks().stream().anyMatch(m -> m.id().equals(mark)))
-                .ifPresent(newest -> drives.withdraw(by, job.vehicle().id(), mark));
+                .ifPresent(newest -> drives.withdraw(by, job.vehicle(), mark, Audit.What.MARK_DELETED));
     }
 
     /** Keeps what was measured of how far an end goes. */

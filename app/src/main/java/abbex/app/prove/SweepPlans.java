@@ -1,5 +1,7 @@
 package abbex.app.prove;
 
+import abbex.app.arrive.VehicleFacts;
+import abbex.app.people.Audit;
 import abbex.app.people.Person;
 import abbex.app.people.Withdrawals;
 import abbex.app.store.Ids;
@@ -175,9 +177,10 @@ class SweepPlans {
     }
 
     /** It is in the plan no more. */
-    void withdraw(Person by, UUID vehicle, UUID taken) {
+    void withdraw(Person by, VehicleFacts of, UUID taken) {
+        UUID vehicle = of.id();
         if (taken(by.shop(), vehicle).stream().anyMatch(t -> t.id().equals(taken))) {
-            withdrawals.add(by, vehicle, taken);
+            withdrawals.add(by, vehicle, taken, Audit.What.REMEDY_DELETED, of.plate());
         }
     }
 }

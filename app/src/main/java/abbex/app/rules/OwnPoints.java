@@ -107,7 +107,7 @@ class OwnPoints {
     }
 
     void withdraw(Person by, OwnPoint point) {
-        withdrawals.add(by, null, point.id());
-        audit.add(by, Audit.What.POINT_WITHDRAWN, point.way().name());
+        withdrawals.add(
+                by, null, point.id(), Audit.What.POINT_WITHDRAWN, point.way().name());
     }
 }

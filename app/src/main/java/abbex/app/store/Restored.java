@@ -52,6 +52,7 @@ class Restored {
                 }
             }
         }
+        keepers.forEach(StaysSo::restored);
         List<String> told = new ArrayList<>();
         told.add("It holds "
                 + String.join(

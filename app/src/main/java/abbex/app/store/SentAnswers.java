@@ -170,7 +170,7 @@ class SentAnswers {
     }
 
     private static byte[] cipher(int mode, SentId id, byte[] nonce, byte[] bytes) {
-        byte[] key = SentId.sha256(("answer " + id.text()).getBytes(StandardCharsets.UTF_8));
+        byte[] key = Sha256.of(("answer " + id.text()).getBytes(StandardCharsets.UTF_8));
         try {
             Cipher cipher = Cipher.getInstance("AES/GCM/NoPadding");
             cipher.init(mode, new SecretKeySpec(key, "AES"), new GCMParameterSpec(128, nonce));

@@ -7,8 +7,6 @@ import java.io.ByteArrayOutputStream;
 import java.io.DataOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -74,11 +72,11 @@ record SentId(String text, byte[] digest) {
             for (Part part : request.getParts()) {
                 if (part.getSubmittedFileName() != null) {
                     text(all, part.getName());
-                    all.write(sha256(part.getInputStream().readAllBytes()));
+                    all.write(Sha256.of(part.getInputStream().readAllBytes()));
                 }
             }
         }
-        return sha256(bytes.toByteArray());
+        return Sha256.of(bytes.toByteArray());
     }
 
     /** With its length, so that no two requests read alike. */
@@ -86,13 +84,5 @@ record SentId(String text, byte[] digest) {
         byte[] bytes = text.getBytes(StandardCharsets.UTF_8);
         all.writeInt(bytes.length);
         all.write(bytes);
-    }
-
-    static byte[] sha256(byte[] bytes) {
-        try {
-            return MessageDigest.getInstance("SHA-256").digest(bytes);
-        } catch (NoSuchAlgorithmException never) {
-            throw new IllegalStateException(never);
-        }
     }
 }

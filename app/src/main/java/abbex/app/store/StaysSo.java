@@ -12,6 +12,9 @@ public interface StaysSo {
         return "";
     }
 
+    /** All of it was made so, and the restored data is about to be put in the place of the other. */
+    default void restored() {}
+
     /** Makes it so; true when the backup held it otherwise. What the backup does not know is left alone. */
     boolean again(Journal.Line line);
 }

@@ -1,14 +1,11 @@
 package abbex.app.workcard;
 
 import abbex.app.store.Reads;
+import abbex.app.store.Sha256;
 import abbex.core.workcard.Chapter;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.util.ArrayList;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -50,21 +47,12 @@ class Books {
             ObjectNode all = shipped.deepCopy();
             own.of(shop).forEach((step, file) -> all.set(OWN + step, JSON.readTree(file)));
             String body = all.toString();
-            return new Today(hash(shop + body), body);
+            return new Today(Sha256.hex(shop + body), body);
         });
     }
 
     /** Names of the shop's own files begin so. */
     private static final String OWN = "own-";
-
-    private static String hash(String text) {
-        try {
-            byte[] digest = MessageDigest.getInstance("SHA-256").digest(text.getBytes(StandardCharsets.UTF_8));
-            return HexFormat.of().formatHex(digest);
-        } catch (NoSuchAlgorithmException none) {
-            throw new IllegalStateException(none);
-        }
-    }
 
     /** Keeps what a shop has now, and says under which id. */
     String keep(UUID shop) {

@@ -118,7 +118,7 @@ class CardController {
             return whole(me, job, form);
         }
         if (form.text("rounds").matches("[1-9]")) {
-            cards.round(job, ends, Integer.parseInt(form.text("rounds")));
+            cards.round(me, job, ends, Integer.parseInt(form.text("rounds")));
         }
         return new ModelAndView("redirect:/jobs/" + id + "/fit");
     }
@@ -126,7 +126,7 @@ class CardController {
     /** The card goes on with the steps of today. */
     @PostMapping("/jobs/{id}/fit/newer")
     String newer(@Me Person me, @PathVariable UUID id) {
-        cards.renew(job(me, id));
+        cards.renew(me, job(me, id));
         return "redirect:/jobs/" + id + "/fit";
     }
 

@@ -2,6 +2,7 @@ package abbex.app.workcard;
 
 import abbex.app.arrive.Job;
 import abbex.app.kit.Kits;
+import abbex.app.people.Audit;
 import abbex.app.people.Person;
 import abbex.app.store.Ids;
 import abbex.app.store.Reads;
@@ -56,8 +57,10 @@ public class Cards {
     private final Books books;
     private final Specs specs;
     private final Clock clock;
+    private final Audit audit;
 
-    Cards(JdbcClient jdbc, Reads reads, Kits kits, Books books, Specs specs, Clock clock) {
+    Cards(JdbcClient jdbc, Reads reads, Kits kits, Books books, Specs specs, Clock clock, Audit audit) {
+        this.audit = audit;
         this.jdbc = jdbc;
         this.reads = reads;
         this.kits = kits;
@@ -237,7 +240,7 @@ public class Cards {
      * @param had how many rounds the page showed: sent twice, or by two at once, it is one more
      */
     @Transactional
-    public void round(Job job, Set<End> ends, int had) {
+    public void round(Person by, Job job, Set<End> ends, int had) {
         String text = jdbc.sql("select rounds from card where shop_id = :shop and job_id = :job for update")
                 .param("shop", job.shop().toString())
                 .param("job", job.id().toString())
@@ -247,6 +250,7 @@ public class Cards {
                 new ArrayList<>(text.isEmpty() ? List.of(Set.of(End.values())) : CardWants.rounds(text));
         if (rounds.size() == had && had < MOST_ROUNDS) {
             rounds.add(ends);
+            audit.add(by, Audit.What.ROUND_BEGUN, job.vehicle().plate() + " · " + rounds.size());
         }
         jdbc.sql("update card set rounds = :rounds where shop_id = :shop and job_id = :job")
                 .param("rounds", CardWants.text(rounds))
@@ -260,12 +264,13 @@ public class Cards {
 
     /** The card goes on with the steps that the shop has now. */
     @Transactional
-    public void renew(Job job) {
+    public void renew(Person by, Job job) {
         jdbc.sql("update card set book_id = :book where shop_id = :shop and job_id = :job")
                 .param("book", books.keep(job.shop()))
                 .param("shop", job.shop().toString())
                 .param("job", job.id().toString())
                 .update();
+        audit.add(by, Audit.What.STEPS_UPDATED, job.vehicle().plate());
     }
 
     /** What is asked before a card of a kind of vehicle begins. */

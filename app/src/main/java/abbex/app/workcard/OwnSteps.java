@@ -1,5 +1,6 @@
 package abbex.app.workcard;
 
+import abbex.app.people.Audit;
 import abbex.app.people.Person;
 import abbex.app.store.Times;
 import java.time.Clock;
@@ -18,8 +19,10 @@ import org.springframework.transaction.annotation.Transactional;
 class OwnSteps {
     private final JdbcClient jdbc;
     private final Clock clock;
+    private final Audit audit;
 
-    OwnSteps(JdbcClient jdbc, Clock clock) {
+    OwnSteps(JdbcClient jdbc, Clock clock, Audit audit) {
+        this.audit = audit;
         this.jdbc = jdbc;
         this.clock = clock;
     }
@@ -64,6 +67,7 @@ class OwnSteps {
                     .param("person", by.id().toString())
                     .param("at", Times.column(clock.instant()))
                     .update();
+            audit.add(by, Audit.What.STEPS_CHANGED, step);
         } catch (DuplicateKeyException twice) {
             // It stands already.
         }

@@ -59,6 +59,7 @@ public final class Shop implements BeforeAllCallback {
                 "--abbex.sign-in-file=" + data.resolve("sign-in"),
                 "--abbex.journal=" + data.resolve("journal"),
                 "--abbex.api.per-minute=100000",
+                "--abbex.strangers.at-once=1000000",
                 "--logging.level.root=error"));
         for (String own : more) {
             arguments.removeIf(a -> a.startsWith(own.substring(0, own.indexOf('=') + 1)));

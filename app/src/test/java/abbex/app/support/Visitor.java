@@ -2,6 +2,7 @@ package abbex.app.support;
 
 import java.io.IOException;
 import java.net.CookieManager;
+import java.net.HttpCookie;
 import java.net.URI;
 import java.net.URLEncoder;
 import java.net.http.HttpClient;
@@ -16,8 +17,9 @@ public final class Visitor {
     private static final Pattern TOKEN = Pattern.compile(
             "name=\"_csrf\" (?:type=\"hidden\" )?value=\"([^\"]+)\"|name=\"csrf\" content=\"([^\"]+)\"");
 
+    private final CookieManager cookies = new CookieManager();
     private final HttpClient client =
-            HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
+            HttpClient.newBuilder().cookieHandler(cookies).build();
     private String address = Shop.address();
     private String token = "";
 
@@ -50,6 +52,15 @@ public final class Visitor {
     /** The token of the page that was seen last. */
     public String token() {
         return token;
+    }
+
+    /** With a cookie that somebody made up. */
+    public Visitor with(String name, String value) {
+        HttpCookie cookie = new HttpCookie(name, value);
+        cookie.setPath("/");
+        cookie.setVersion(0);
+        cookies.getCookieStore().add(URI.create(address), cookie);
+        return this;
     }
 
     /** As if another page had sent it. */

@@ -106,7 +106,7 @@ record Ask(RequestMethod how, String path, double weight, List<String> typed, Li
             get("/", "mine moving moved was bay"),
             get("/account", "must kept"),
             get("/people", ""),
-            get("/audit", ""),
+            get("/audit", "person what text before check"),
             get("/keys", ""),
             get("/sign-in", "error"),
             get("/hands", "back"),

@@ -66,7 +66,8 @@ class BackupTest {
                                 id + " " + page,
                                 answer.body()
                                         .replaceAll(
-                                                "(name=\"_csrf\"[^>]*|name=\"csrf\"[^>]*|name=\"client\"[^>]*)", ""));
+                                                "(name=\"_csrf\"[^>]*|name=\"_sent\"[^>]*|name=\"csrf\"[^>]*|name=\"client\"[^>]*)",
+                                                ""));
                     }));
         }
         return pages;

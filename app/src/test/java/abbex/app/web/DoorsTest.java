@@ -155,7 +155,7 @@ class DoorsTest {
         visitor.get("/sign-in");
         HttpResponse<String> in = visitor.post("/sign-in", "username", "orla", "password", Shop.password());
         assertTrue(
-                in.headers().firstValue("Location").orElse("").contains(page + "?continue"),
+                in.headers().firstValue("Location").orElse("").endsWith(page),
                 in.headers().toString());
     }
 

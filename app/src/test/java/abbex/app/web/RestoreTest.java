@@ -167,6 +167,7 @@ class RestoreTest {
         assertEquals(
                 "of-since\t0", ask(folder, "select password_hash, active from person where sign_in_name = 'milo'"));
         assertEquals("", ask(folder, "select customer from job where id = '" + job + "'"));
+        assertEquals("1", ask(folder, "select count(*) > 0 from audit where what = 'RESTORED'"));
         abbex(folder, "database", "stop");
     }
 

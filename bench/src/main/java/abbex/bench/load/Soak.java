@@ -1,16 +1,12 @@
 package abbex.bench.load;
 
 import java.io.IOException;
-import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Random;
 import java.util.UUID;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
@@ -18,22 +14,24 @@ import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.Stream;
 
 /**
- * Sixteen people write readings while the database and the application are killed (SIGKILL) five times each at random
- * moments. Each sends a reading under an id of its own until it is confirmed, as the page does; in the end every confirmed
- * reading must stand in the database exactly once, with its own text.
+ * Sixteen people work through stays with an act of every kind, a lead of them sets what a lead sets, while the database and
+ * the application are killed (SIGKILL) five times each at random moments. Each act is sent under an id of its own until it is
+ * answered, as the page does; in the end every act of every stay must stand in the database exactly once, with its own text
+ * and in its order.
  */
 final class Soak {
     private static final int PEOPLE = 16;
-    private static final int READINGS = 10_000;
+    private static final int STAYS = 27;
     private static final int KILLS = 5;
-    private static final String[] CORNERS = {"LF", "RF", "RR", "LR"};
-    private static final String[] METHODS = {"GF", "HF", "RIM", "FG", "TG"};
+
+    /** Acts of a stay, and of a lead beside each of hers. */
+    private static final int ACTS = 46;
 
     private final Path abbex;
     private final Path data;
-    private final Map<String, String> confirmed = new ConcurrentHashMap<>();
     private final AtomicInteger repeated = new AtomicInteger();
     private final AtomicInteger done = new AtomicInteger();
+    private final AtomicInteger stays = new AtomicInteger();
 
     private Soak(Path abbex, Path data) {
         this.abbex = abbex;
@@ -89,15 +87,17 @@ final class Soak {
         try {
             List<Future<?>> writers = new ArrayList<>();
             for (int i = 0; i < PEOPLE; i++) {
-                Random random = new Random(100 + i);
+                int number = i;
                 Visit visit = Visit.signedIn(
-                        address(), List.of("orla", "jorun", "milo").get(i % 3), password());
-                String sheet = sheet(visit, i);
+                        address(), List.of("orla", "jorun", "milo", "tamsin").get(i % 4), password());
                 writers.add(pool.submit(() -> {
-                    Map<String, String> last = new HashMap<>();
-                    for (int k = 0; k < READINGS / PEOPLE; k++) {
-                        send(visit, sheet, random, last);
-                        done.incrementAndGet();
+                    for (int k = 0; k < STAYS; k++) {
+                        String plate = "SK " + number + "-" + (100 + k);
+                        new SoakJob(visit, plate, done, repeated).run();
+                        stays.incrementAndGet();
+                        if (number == 3) {
+                            lead(visit, k);
+                        }
                     }
                     return null;
                 }));
@@ -114,59 +114,31 @@ final class Soak {
             pool.shutdownNow();
         }
         System.out.printf(
-                "%d readings by %d people in %.0f s%n", done.get(), PEOPLE, (System.nanoTime() - began) / 1e9);
+                "%d acts of %d stays by %d people in %.0f s%n",
+                done.get(), stays.get(), PEOPLE, (System.nanoTime() - began) / 1e9);
     }
 
-    /** A vehicle of the writer's own; its first sheet. */
-    private static String sheet(Visit visit, int number) throws Exception {
-        String job = UUID.randomUUID().toString();
-        visit.get("/arrive");
-        visit.post(
-                "/arrive",
-                "job",
-                job,
-                "plate",
-                "SK 0-1" + (10 + number),
-                "name",
-                "Soaked hatch",
-                "kind",
-                "CAR",
-                "shape",
-                "HATCH");
-        return Visit.location(visit.get("/jobs/" + job + "/measure"));
-    }
-
-    private void send(Visit visit, String sheet, Random random, Map<String, String> last) throws InterruptedException {
-        String client = new UUID(random.nextLong(), random.nextLong()).toString();
-        String corner = CORNERS[random.nextInt(CORNERS.length)];
-        String method = METHODS[random.nextInt(METHODS.length)];
-        String raw;
-        do {
-            raw = (10 + random.nextInt(8)) + " " + (1 + 2 * random.nextInt(8)) + "/16";
-            // The same text at the same spot is no new reading: the one that stands is confirmed.
-        } while (raw.equals(last.put(corner + method, raw)));
-        while (true) {
-            try {
-                HttpResponse<String> answer = visit.post(
-                        sheet + "/readings", "corner", corner, "method", method, "raw", raw, "client", client);
-                if (answer.statusCode() == 302 && Visit.location(answer).startsWith(sheet)) {
-                    confirmed.put(client, corner + " " + method + " " + raw);
-                    return;
-                }
-                if (answer.statusCode() < 500) {
-                    throw new IllegalStateException("answered " + answer.statusCode() + " " + Visit.location(answer));
-                }
-            } catch (IOException away) {
-                // The connection ended without an answer: nobody knows whether it is stored, so it is sent again.
-            }
-            repeated.incrementAndGet();
-            Thread.sleep(200);
+    /** What only a lead does. */
+    private void lead(Visit visit, int n) throws InterruptedException {
+        String[][] acts = {
+            {"/keys", "name", "soak key " + n},
+            {"/people", "name", "soak" + n, "display", "Soak " + n, "initials", "SO", "role", "DESK"},
+            {"/rules/bays", "bays", "Bay 1\nBay 2\nSoak 1\nSoak 2\nTurn " + n},
+            {"/rules/limits", "SIDES_GOOD", n % 2 == 0 ? "3/16" : "1/4", "SIDES_ACCEPT", "3/8"},
+            {"/rules/floors", "bay", "Soak 1", "LF", "0", "RF", "3 mm", "RR", "0", "LR", "1 mm"},
+            {"/gaps/set", "STRUT", n % 2 == 0 ? "5/16" : "3/8"}
+        };
+        for (String[] act : acts) {
+            List<String> fields = new ArrayList<>(List.of(act).subList(1, act.length));
+            fields.addAll(List.of("_sent", UUID.randomUUID().toString()));
+            SoakJob.sent(visit, act[0], fields.toArray(String[]::new), repeated);
+            done.incrementAndGet();
         }
     }
 
     private void kill() throws Exception {
         Random random = new Random(7);
-        int step = READINGS / (2 * KILLS + 1);
+        int step = ACTS * STAYS * PEOPLE / (2 * KILLS + 1);
         for (int kill = 0; kill < 2 * KILLS; kill++) {
             int at = step * kill + step / 2 + random.nextInt(step);
             while (done.get() < at) {
@@ -177,44 +149,50 @@ final class Soak {
             long pid = Long.parseLong(
                     Files.readString(data.resolve(which + ".pid")).strip());
             ProcessHandle.of(pid).ifPresent(ProcessHandle::destroyForcibly);
-            System.out.println("after " + done.get() + " readings: killed the "
+            System.out.println("after " + done.get() + " acts: killed the "
                     + (which.equals("db") ? "database" : "application"));
             start();
         }
     }
 
-    private void judge() throws Exception {
+    private List<String[]> asked(String sql) throws IOException {
         Path ini = data.resolve("soak.cnf");
         String port = Files.readString(data.resolve("db.port")).strip();
         String secret = Files.readString(data.resolve("db.password")).strip();
         Files.writeString(ini, "[client]\nhost=127.0.0.1\nport=" + port + "\nuser=abbex\npassword=" + secret + "\n");
-        Process query = new ProcessBuilder(
-                        "mariadb",
-                        "--defaults-file=" + ini,
-                        "-N",
-                        "abbex",
-                        "-e",
-                        "select r.client_id, r.corner, r.method, r.raw from reading r join sheet s on s.id = r.sheet_id"
-                                + " join job j on j.id = s.job_id join vehicle v on v.id = j.vehicle_id"
-                                + " where v.plate like 'SK 0-1%'")
+        Process query = new ProcessBuilder("mariadb", "--defaults-file=" + ini, "-N", "abbex", "-e", sql)
+                .redirectError(ProcessBuilder.Redirect.INHERIT)
                 .start();
-        Map<String, List<String>> stored = new ConcurrentHashMap<>();
         try (Stream<String> lines = query.inputReader().lines()) {
-            lines.map(line -> line.split("\t"))
-                    .forEach(f ->
-                            stored.computeIfAbsent(f[0], c -> new ArrayList<>()).add(f[1] + " " + f[2] + " " + f[3]));
+            return lines.map(line -> line.split("\t", -1)).toList();
         }
-        long lost = confirmed.entrySet().stream()
-                .filter(c -> !stored.getOrDefault(c.getKey(), List.of()).contains(c.getValue()))
-                .count();
-        long doubled = stored.values().stream().filter(rows -> rows.size() > 1).count();
-        long unknown =
-                stored.keySet().stream().filter(c -> !confirmed.containsKey(c)).count();
-        System.out.printf(
-                "confirmed %d, stored %d, sent again %d times; lost %d, doubled %d, stored but never confirmed %d%n",
-                confirmed.size(), stored.size(), repeated.get(), lost, doubled, unknown);
-        if (lost + doubled + unknown > 0 || confirmed.size() != READINGS) {
-            throw new IllegalStateException("the soak found a lost, doubled or unknown reading");
+    }
+
+    private void judge() throws Exception {
+        int wrong = 0;
+        for (String[] stands : SoakJob.STANDS) {
+            List<String[]> rows = asked("select v.plate, " + stands[1]
+                    + " from vehicle v join job j on j.vehicle_id = v.id where v.plate like 'SK %'");
+            List<String> other = rows.stream()
+                    .filter(row -> !row[1].equals(stands[2]))
+                    .map(row -> row[0] + ": " + row[1])
+                    .toList();
+            boolean all = rows.size() == PEOPLE * STAYS;
+            System.out.printf(
+                    "%s: %d stays, each %s; otherwise: %s%n", stands[0], rows.size(), stands[2], other);
+            wrong += other.size() + (all ? 0 : 1);
+        }
+        for (String[] rows : new String[][] {
+            {"keys", "select count(*), count(distinct name) from api_key where name like 'soak key %'"},
+            {"people", "select count(*), count(distinct sign_in_name) from person where sign_in_name like 'soak%'"}
+        }) {
+            String[] counted = asked(rows[1]).get(0);
+            System.out.printf("%s: %s, of different names %s%n", rows[0], counted[0], counted[1]);
+            wrong += counted[0].equals("" + STAYS) && counted[1].equals("" + STAYS) ? 0 : 1;
+        }
+        System.out.printf("%d acts were sent again; %d stand otherwise than they were answered%n", repeated.get(), wrong);
+        if (wrong > 0 || done.get() < ACTS * STAYS * PEOPLE) {
+            throw new IllegalStateException("the soak found acts that were lost, doubled or reverted");
         }
     }
 }
