@@ -162,6 +162,7 @@ class ArchitectureTest {
             Map.entry("shop", "people rules"),
             Map.entry("sent", "store"),
             Map.entry("audit", "people"),
+            Map.entry("sheet_paper", "handover"),
             Map.entry("audit_head", "people"),
             Map.entry("attempt", "people"),
             Map.entry("api_key", "people"),

@@ -47,7 +47,7 @@ class AuditController {
         ModelAndView page = new ModelAndView("audit");
         page.addObject("entries", found.entries());
         page.addObject("clock", Reader.of(me));
-        page.addObject("asked", asked);
+        page.addObject("sought", asked);
         page.addObject("staff", people.ofShop(me.shop()));
         page.addObject("acts", Audit.What.values());
         found.older()

@@ -308,6 +308,7 @@ public class Jobs implements StaysSo {
                 .param("job", job.id().toString())
                 .param("shop", by.shop().toString())
                 .update();
+        events.publishEvent(new CustomerBlanked(job.id()));
         audit.add(by, Audit.What.CUSTOMER_BLANKED, job.vehicle().plate());
     }
 
@@ -325,6 +326,7 @@ public class Jobs implements StaysSo {
 
     @Override
     public boolean again(Journal.Line line) {
+        events.publishEvent(new CustomerBlanked(line.of()));
         return jdbc.sql(BLANK + " and (customer <> '' or contact <> '')")
                         .param("job", line.of().toString())
                         .update()

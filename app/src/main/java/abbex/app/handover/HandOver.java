@@ -55,6 +55,7 @@ public class HandOver {
     private final Audit audit;
     private final JobVerdicts verdicts;
     private final Withdrawals withdrawals;
+    private final Papers papers;
 
     HandOver(
             Jobs jobs,
@@ -70,7 +71,9 @@ public class HandOver {
             SpringTemplateEngine templates,
             Audit audit,
             JobVerdicts verdicts,
-            Withdrawals withdrawals) {
+            Withdrawals withdrawals,
+            Papers papers) {
+        this.papers = papers;
         this.verdicts = verdicts;
         this.withdrawals = withdrawals;
         this.fitments = fitments;
@@ -137,14 +140,6 @@ public class HandOver {
         return templates.process("sheet-body", Set.of("body"), context);
     }
 
-    /** Whose it is and what was asked for: never frozen, so that a name that is deleted is on no sheet any more. */
-    String whose(Job job) {
-        Context context = new Context(Locale.ENGLISH);
-        context.setVariable("customer", job.customer());
-        context.setVariable("wish", job.wish());
-        return templates.process("sheet-body", Set.of("whose"), context);
-    }
-
     /**
      * Freezes what stands now. The same inputs are not frozen twice, and where nothing can be compared nothing is.
      *
@@ -153,6 +148,10 @@ public class HandOver {
      */
     @Transactional
     int freeze(Person by, Job job, Map<String, Handovers.Given> answers, Instant at) {
+        return freeze(by, job, answers, at, true);
+    }
+
+    private int freeze(Person by, Job job, Map<String, Handovers.Given> answers, Instant at, boolean paper) {
         JobSheets all = sheets.of(by.shop(), job.id());
         SheetView view = view(job, all, answers, Reader.of(by), at);
         if (!view.complete()) {
@@ -165,6 +164,11 @@ public class HandOver {
             return versions.get(versions.size() - 1).number();
         }
         int version = handovers.freeze(by, job, facts, body(view), answers, at);
+        if (paper) {
+            handovers.of(by.shop(), job.id()).stream()
+                    .filter(v -> v.number() == version)
+                    .forEach(v -> papers.make(by, job, v));
+        }
         audit.add(by, Audit.What.HANDED_OVER, job.vehicle().plate() + " · " + version);
         plans.learn(job);
         out(by, job, all, at);
@@ -192,7 +196,7 @@ public class HandOver {
                 : LocalDate.ofInstant(at, zone).plusDays(RETURN_DAYS);
     }
 
-    /** Hands over with the customer told of all that is still found; nothing is handed over so while there is a stop. */
+    /** Hands over with the customer told of all that is still found, its papers made when they are asked for; nothing is handed over so while there is a stop. */
     public int told(Person by, Job job, Instant at) {
         Map<String, Handovers.Given> told = new HashMap<>();
         for (Found found : toAnswer(job)) {
@@ -201,7 +205,7 @@ public class HandOver {
             }
             told.put(found.key(), new Handovers.Given(Answer.TOLD, ""));
         }
-        return freeze(by, job, told, at);
+        return freeze(by, job, told, at, false);
     }
 
     /** The newest version as long as it can be taken back: it is not on paper yet. */

@@ -40,7 +40,7 @@ class SheetController {
     private final Handovers handovers;
     private final JobHeads heads;
     private final Words words;
-    private final SheetPdf pdf;
+    private final Papers papers;
     private final HandOver handOver;
     private final Clock clock;
     private final Audit audit;
@@ -52,7 +52,7 @@ class SheetController {
             Handovers handovers,
             JobHeads heads,
             Words words,
-            SheetPdf pdf,
+            Papers papers,
             HandOver handOver,
             Clock clock,
             Audit audit,
@@ -64,7 +64,7 @@ class SheetController {
         this.handovers = handovers;
         this.heads = heads;
         this.words = words;
-        this.pdf = pdf;
+        this.papers = papers;
         this.handOver = handOver;
         this.clock = clock;
     }
@@ -140,37 +140,20 @@ class SheetController {
         List<Handovers.Version> versions = handovers.of(me.shop(), id);
         Optional<Handovers.Version> chosen = chosen(versions, version);
         Reader reader = Reader.of(me);
-        String body = chosen.map(Handovers.Version::body)
-                .orElseGet(() ->
-                        handOver.body(handOver.view(job, sheets.of(me.shop(), id), Map.of(), reader, clock.instant())));
-        String foot = chosen.map(v -> words.say(
-                        "sheet.foot",
-                        reader,
-                        "shop",
-                        me.shopName(),
-                        "version",
-                        String.valueOf(v.number()),
-                        "day",
-                        reader.full(v.madeAt()),
-                        "by",
-                        v.by()))
-                .orElseGet(() -> words.say(
-                        "sheet.foot.draft", reader, "shop", me.shopName(), "day", reader.full(clock.instant())));
         chosen.ifPresent(v -> handovers.printed(me, v, clock.instant()));
         SheetPdf.Size paper = size.toUpperCase(Locale.ROOT).equals("LETTER") ? SheetPdf.Size.LETTER : SheetPdf.Size.A4;
+        byte[] body = chosen.map(v -> papers.of(me, job, v, paper))
+                .orElseGet(() -> papers.draft(
+                        me,
+                        job,
+                        handOver.body(handOver.view(job, sheets.of(me.shop(), id), Map.of(), reader, clock.instant())),
+                        paper));
         audit.add(me, Audit.What.EXPORTED, job.vehicle().plate() + (version > 0 ? " · " + version : ""));
         HttpHeaders headers = new HttpHeaders();
         headers.setContentType(MediaType.APPLICATION_PDF);
         headers.setContentDisposition(ContentDisposition.inline()
                 .filename("drop-sheet-" + job.vehicle().plate().replaceAll("[^A-Za-z0-9-]", "-") + ".pdf")
                 .build());
-        return new ResponseEntity<>(
-                pdf.make(
-                        words.say("sheet.page", reader, "plate", job.vehicle().plate()),
-                        handOver.whose(job) + body,
-                        foot,
-                        paper),
-                headers,
-                HttpStatus.OK);
+        return new ResponseEntity<>(body, headers, HttpStatus.OK);
     }
 }

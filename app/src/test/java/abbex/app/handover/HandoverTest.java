@@ -229,7 +229,9 @@ class HandoverTest {
         orla.post("/jobs/" + job + "/blank-customer");
         String after = paper(page("/jobs/" + job + "/sheet?version=1"));
         assertFalse(after.contains("Ymke Dorn"), "a name that was deleted is on no sheet");
-        assertFalse(text("/jobs/" + job + "/sheet.pdf?version=1").contains("Ymke Dorn"));
+        String blanked = text("/jobs/" + job + "/sheet.pdf?version=1");
+        assertFalse(blanked.contains("Ymke Dorn"));
+        assertTrue(blanked.contains(Said.part("sheet.foot.blanked").substring(1, 20)), blanked);
         assertTrue(after.contains("a little lower, no rubbing"));
     }
 
@@ -252,6 +254,27 @@ class HandoverTest {
         assertArrayEquals(
                 new Object[] {200},
                 new Object[] {orla.bytes("/jobs/" + job + "/sheet.pdf?size=A4").statusCode()});
+    }
+
+    /** Made once, when it is handed over: what cannot be printed is not handed over, and nothing later changes the paper. */
+    @Test
+    void a_paper_is_made_when_it_is_handed_over() throws IOException {
+        String job = measured();
+        String pdf = "/jobs/" + job + "/sheet.pdf?version=1";
+        Shop.owner().sql("rename table sheet_paper to paper_away").update();
+        try {
+            assertEquals(500, orla.post("/jobs/" + job + "/hand-over").statusCode());
+        } finally {
+            Shop.owner().sql("rename table paper_away to sheet_paper").update();
+        }
+        assertEquals(404, orla.bytes(pdf).statusCode());
+        orla.post("/jobs/" + job + "/hand-over");
+        byte[] first = orla.bytes(pdf).body();
+        byte[] letter = orla.bytes(pdf + "&size=LETTER").body();
+        orla.post("/account", "unit", "mm", "tape", "1 mm", "zone", "Asia/Tokyo", "theme", "auto", "keys", "true");
+        assertArrayEquals(first, orla.bytes(pdf).body());
+        assertArrayEquals(letter, orla.bytes(pdf + "&size=LETTER").body());
+        orla.post("/account", "unit", "in", "tape", "1/16 in", "zone", "UTC", "theme", "auto", "keys", "true");
     }
 
     @Test

@@ -69,7 +69,7 @@ final class SoakJob {
         act(sheet + "/undo", "corner", "LF", "method", "HF");
         reading(sheet, "LF", 371);
         act(at + "/fitment/sets", "name", "first", "use", "NOW", "TYRE_FRONT", "225/45R17", "WHEEL_FRONT", "17x7.5 ET45");
-        act(at + "/fitment/sets", "name", "second", "use", "OTHER", "TYRE_FRONT", "205/50R17", "WHEEL_FRONT", "17x7 ET45");
+        act(at + "/fitment/sets", "name", "second", "use", "NOW", "TYRE_FRONT", "205/50R17", "WHEEL_FRONT", "17x7 ET45");
         act(found(at + "/fitment", "/fitment/sets/[0-9a-f-]{36}/withdraw"));
         act(at + "/prove/probes", "corner", "LF", "clock", "12", "face", "TREAD", "place", "INNER_ARCH", "gap", "3/4");
         act(at + "/prove/probes", "corner", "LF", "clock", "11", "face", "TREAD", "place", "INNER_ARCH", "gap", "5/8");
