@@ -1,29 +1,57 @@
-// Texts kept on the device until the server has them; each belongs to the person who typed it.
-import { notice, person } from './page.mjs';
+// Texts kept on the device until the server has them; each belongs to the person who typed it, and is sealed for that one.
+import { freshId, notice, person } from './page.mjs';
 import { say } from './say.mjs';
+import { seal, seals, unseal } from './seal.mjs';
+
+const MINE = `abbex:${person}:`;
+
+/** As text, because that is all the browser's store holds. */
+const written = ({ iv, data }) => btoa(String.fromCharCode(...iv, ...new Uint8Array(data)));
+function read(text) {
+  const bytes = Uint8Array.from(atob(text), (c) => c.charCodeAt(0));
+  return { iv: bytes.slice(0, 12), data: bytes.slice(12) };
+}
+
+/** What was kept, opened: read when the page comes, written behind what is typed, in its order. */
+const texts = new Map();
+let behind = Promise.resolve();
+async function store(name) {
+  try {
+    if (texts.has(name)) localStorage.setItem(MINE + name, written(await seal(texts.get(name))));
+    else localStorage.removeItem(MINE + name);
+  } catch {
+    /* storage full or forbidden, or nothing to seal with: the field still holds it */
+  }
+}
+async function open(name, text) {
+  try {
+    texts.set(name, text.startsWith('{') ? JSON.parse(text) : await unseal(read(text)));
+    // Of a former version, which did not seal.
+    if (text.startsWith('{')) await store(name);
+  } catch {
+    /* sealed with another key: nobody's here */
+  }
+}
+if (person && seals) {
+  const all = Object.entries({ ...localStorage }).filter(([key]) => key.startsWith(MINE));
+  await Promise.all(all.map(([key, text]) => open(key.slice(MINE.length), text)));
+  // Another tab's.
+  addEventListener('storage', (e) => {
+    if (!e.key?.startsWith(MINE)) return;
+    if (e.newValue === null) texts.delete(e.key.slice(MINE.length));
+    else open(e.key.slice(MINE.length), e.newValue);
+  });
+}
 
 export const drafts = {
-  key: (name) => `abbex:${person}:${name}`,
-  get(name) {
-    try {
-      return JSON.parse(localStorage.getItem(this.key(name)));
-    } catch {
-      return null;
-    }
-  },
+  get: (name) => texts.get(name) ?? null,
   put(name, value) {
-    try {
-      localStorage.setItem(this.key(name), JSON.stringify(value));
-    } catch {
-      /* storage full or forbidden: the field still holds it */
-    }
+    texts.set(name, value);
+    behind = behind.then(() => store(name));
   },
   drop(name) {
-    try {
-      localStorage.removeItem(this.key(name));
-    } catch {
-      /* nothing was kept */
-    }
+    texts.delete(name);
+    behind = behind.then(() => store(name));
   },
 };
 
@@ -90,9 +118,8 @@ function send(form) {
 
 /** What was answered counted; a form that still stands on the page sends another act the next time. */
 function renew(form) {
-  if (form?.elements?._sent) form.elements._sent.value = hex();
+  if (form?.elements?._sent) form.elements._sent.value = freshId();
 }
-const hex = () => [...crypto.getRandomValues(new Uint8Array(16))].map((b) => b.toString(16).padStart(2, '0')).join('');
 
 /** What the server has said to be stored is let go of, and nothing else: an error page is no answer. */
 function letGo() {

@@ -2,11 +2,11 @@
 import { drafts } from './drafts.mjs';
 import { here, notice, person, quiet, token } from './page.mjs';
 import { say } from './say.mjs';
+import { seal, seals, unseal } from './seal.mjs';
 
 const RETRY = 3000;
 /** Places that are named of what waits; a corner has four. */
 const NAMED = 4;
-const sealWith = document.querySelector('meta[name=device]')?.content;
 const others = 'BroadcastChannel' in window ? new BroadcastChannel('abbex') : null;
 const sign = document.getElementById('waits');
 /** What waits of this person, oldest first, opened. */
@@ -32,25 +32,8 @@ async function store(mode) {
   });
   return shelf.transaction('waits', mode).objectStore('waits');
 }
-let seal = null;
-async function key() {
-  seal ??= await crypto.subtle.importKey(
-    'raw',
-    Uint8Array.from(atob(sealWith), (c) => c.charCodeAt(0)),
-    'AES-GCM',
-    false,
-    ['encrypt', 'decrypt'],
-  );
-  return seal;
-}
-
 async function keep(entry) {
-  const iv = crypto.getRandomValues(new Uint8Array(12));
-  const data = await crypto.subtle.encrypt(
-    { name: 'AES-GCM', iv },
-    await key(),
-    new TextEncoder().encode(JSON.stringify(entry)),
-  );
+  const { iv, data } = await seal(entry);
   // On the device only once the whole transaction is: a page that is left before that takes it along.
   const put = (await store('readwrite')).put({ client: entry.client, person, iv, data });
   await new Promise((done, failed) => {
@@ -63,11 +46,7 @@ async function opened() {
   const entries = [];
   for (const r of mine) {
     try {
-      entries.push(
-        JSON.parse(
-          new TextDecoder().decode(await crypto.subtle.decrypt({ name: 'AES-GCM', iv: r.iv }, await key(), r.data)),
-        ),
-      );
+      entries.push(await unseal(r));
     } catch {
       /* sealed with another key: it stays for whoever has that */
     }
@@ -211,7 +190,7 @@ export const queue = {
 queue.ready = (async () => {
   if (!person || !sign) return;
   try {
-    if (!sealWith || !crypto.subtle) throw new Error('nothing to seal with');
+    if (!seals) throw new Error('nothing to seal with');
     waiting = await opened();
   } catch {
     loose = true;

@@ -34,7 +34,7 @@ class AuditController {
     @GetMapping("/audit")
     ModelAndView list(@Me Person me, @RequestParam Map<String, String> parameters) {
         Form form = new Form(me, words, parameters);
-        String person = form.text("person");
+        String person = form.text("person").matches("[0-9a-f-]{36}") ? form.text("person") : "";
         Audit.What what = Arrays.stream(Audit.What.values())
                 .filter(w -> w.name().equals(form.text("what")))
                 .findFirst()

@@ -40,136 +40,63 @@ class SentOnceTest {
     private static final int AT_ONCE = 6;
 
     /** A job's acts and a lead's, in order; {@code {table}} is the newest row of that table of the shop. */
-    private static final List<String[]> ACTS = List.of(
-            act("/rules/bays", "bays", "Bay 1\nBay 2"),
-            act("/rules/limits", "SIDES_GOOD", "3/16", "SIDES_ACCEPT", "1/4"),
-            act("/rules/floors", "bay", "Bay 1", "LF", "0", "RF", "3 mm", "RR", "0", "LR", "1 mm"),
-            act("/rules/floors/take-back", "bay", "Bay 1"),
-            act("/gaps/set", "STRUT", "5/16"),
-            act("/keys", "name", "a program"),
-            act("/keys/{api_key}/revoke"),
-            act("/people", "name", "NEW", "display", "Gone Soon", "initials", "GS", "role", "DESK"),
-            act("/account/theme", "theme", "dim"),
-            act(
-                    "/jobs/{job}/arrive",
-                    "plate",
-                    "PLATE",
-                    "name",
-                    "sent hatch",
-                    "WHEELBASE",
-                    "2640 mm",
-                    "customer",
-                    "Some Body"),
-            act("/jobs/{job}/move", "place", "BAY", "bay", "Bay 2"),
-            act("/jobs/{job}/sheets/{sheet}/state", "LOAD", "empty", "FUEL", "half"),
-            act("/jobs/{job}/sheets/{sheet}/points", "pointName", "splitter", "pointWhere", "ONE", "pointFloor", "YES"),
-            reading("LF", "14 1/2", "{client_a}"),
-            act("/jobs/{job}/sheets/{sheet}/undo", "corner", "LF", "method", "HF"),
-            reading("LF", "14 1/2", "{client_b}"),
-            reading("RF", "14 1/2", "{client_c}"),
-            reading("RR", "14", "{client_d}"),
-            reading("LR", "14", "{client_e}"),
-            act("/jobs/{job}/set-down", "stage", "FIRST_SET_DOWN"),
-            reading("LF", "13 1/2", "{client_f}"),
-            reading("RF", "13 1/2", "{client_g}"),
-            reading("RR", "13", "{client_h}"),
-            reading("LR", "13", "{client_i}"),
-            act("/jobs/{job}/fitment/sets", "name", "road", "use", "NOW", "TYRE_FRONT", "225/45R17 91W"),
-            act("/jobs/{job}/fitment/sets/{wheel_set}/withdraw"),
-            act(
-                    "/jobs/{job}/fitment/sets",
-                    "name",
-                    "own",
-                    "use",
-                    "NOW",
-                    "TYRE_FRONT",
-                    "225/45R17",
-                    "WHEEL_FRONT",
-                    "17x7.5 ET45"),
-            act(
-                    "/jobs/{job}/prove/probes",
-                    "corner",
-                    "LF",
-                    "clock",
-                    "12",
-                    "face",
-                    "TREAD",
-                    "place",
-                    "INNER_ARCH",
-                    "gap",
-                    "3/4"),
-            act("/jobs/{job}/prove/probes/{probe}/withdraw", "corner", "LF"),
-            act("/jobs/{job}/prove/range", "corner", "LF", "lower", "40 mm"),
-            act(
-                    "/jobs/{job}/prove/road",
-                    "note",
-                    "over the rise",
-                    "bumpLF",
-                    "20 mm",
-                    "bumpRF",
-                    "20 mm",
-                    "bumpRR",
-                    "15 mm",
-                    "bumpLR",
-                    "15 mm"),
-            act("/jobs/{job}/prove/road/{road_test}/withdraw"),
-            act(
-                    "/jobs/{job}/prove/road",
-                    "note",
-                    "again",
-                    "bumpLF",
-                    "20 mm",
-                    "bumpRF",
-                    "20 mm",
-                    "bumpRR",
-                    "15 mm",
-                    "bumpLR",
-                    "15 mm"),
-            act(
-                    "/jobs/{job}/prove/road/marks",
-                    "corner",
-                    "LF",
-                    "clock",
-                    "12",
-                    "face",
-                    "TREAD",
-                    "place",
-                    "INNER_ARCH",
-                    "on",
-                    "CLAY"),
-            act("/jobs/{job}/prove/road/marks/{road_mark}/withdraw"),
-            act(
-                    "/jobs/{job}/ground/points",
-                    "kind",
-                    "UNDERSIDE",
-                    "name",
-                    "splitter",
-                    "away",
-                    "31",
-                    "from",
-                    "AHEAD",
-                    "height",
-                    "4 7/8"),
-            act("/jobs/{job}/ground/{low_point}/withdraw"),
-            act("/jobs/{job}/ground/own", "called", "our ramp", "points", "0, 0\n100, 0\n140, 12"),
-            act("/jobs/{job}/plan", "NAME", "Sent kit", "FRONT_BOX", "1", "REAR_BOX", "3/4"),
-            act("/jobs/{job}/plan/choose", "kit", "{kit}"),
-            act("/jobs/{job}/fit", "lift", "yes"),
-            act("/jobs/{job}/hand-over"),
-            act("/jobs/{job}/sheet/printed", "version", "1"),
-            act("/jobs/{job}/hand-over/undo", "version", "1"),
-            act("/jobs/{job}/blank-customer"),
-            act("/people/{person}/reset"),
-            act("/people/{person}/sign-out"),
-            act("/people/{person}/deactivate"));
+    private static final List<String[]> ACTS =
+            """
+            /rules/bays; bays=Bay 1|Bay 2
+            /rules/limits; SIDES_GOOD=3/16; SIDES_ACCEPT=1/4
+            /rules/floors; bay=Bay 1; LF=0; RF=3 mm; RR=0; LR=1 mm
+            /rules/floors/take-back; bay=Bay 1
+            /gaps/set; STRUT=5/16
+            /keys; name=a program
+            /keys/{api_key}/revoke
+            /people; name=NEW; display=Gone Soon; initials=GS; role=DESK
+            /account/theme; theme=dim
+            /jobs/{job}/arrive; plate=PLATE; name=sent hatch; WHEELBASE=2640 mm; customer=Some Body
+            /jobs/{job}/move; place=BAY; bay=Bay 2
+            /jobs/{job}/sheets/{sheet}/state; LOAD=empty; FUEL=half
+            /jobs/{job}/sheets/{sheet}/points; pointName=splitter; pointWhere=ONE; pointFloor=YES
+            /jobs/{job}/sheets/{sheet}/readings; corner=LF; method=HF; raw=14 1/2; client={client_a}
+            /jobs/{job}/sheets/{sheet}/undo; corner=LF; method=HF
+            /jobs/{job}/sheets/{sheet}/readings; corner=LF; method=HF; raw=14 1/2; client={client_b}
+            /jobs/{job}/sheets/{sheet}/readings; corner=RF; method=HF; raw=14 1/2; client={client_c}
+            /jobs/{job}/sheets/{sheet}/readings; corner=RR; method=HF; raw=14; client={client_d}
+            /jobs/{job}/sheets/{sheet}/readings; corner=LR; method=HF; raw=14; client={client_e}
+            /jobs/{job}/set-down; stage=FIRST_SET_DOWN
+            /jobs/{job}/sheets/{sheet}/readings; corner=LF; method=HF; raw=13 1/2; client={client_f}
+            /jobs/{job}/sheets/{sheet}/readings; corner=RF; method=HF; raw=13 1/2; client={client_g}
+            /jobs/{job}/sheets/{sheet}/readings; corner=RR; method=HF; raw=13; client={client_h}
+            /jobs/{job}/sheets/{sheet}/readings; corner=LR; method=HF; raw=13; client={client_i}
+            /jobs/{job}/fitment/sets; name=road; use=NOW; TYRE_FRONT=225/45R17 91W
+            /jobs/{job}/fitment/sets/{wheel_set}/withdraw
+            /jobs/{job}/fitment/sets; name=own; use=NOW; TYRE_FRONT=225/45R17; WHEEL_FRONT=17x7.5 ET45
+            /jobs/{job}/prove/probes; corner=LF; clock=12; face=TREAD; place=INNER_ARCH; gap=3/4
+            /jobs/{job}/prove/probes/{probe}/withdraw; corner=LF
+            /jobs/{job}/prove/range; corner=LF; lower=40 mm
+            /jobs/{job}/prove/road; note=over the rise; bumpLF=20 mm; bumpRF=20 mm; bumpRR=15 mm; bumpLR=15 mm
+            /jobs/{job}/prove/road/{road_test}/withdraw
+            /jobs/{job}/prove/road; note=again; bumpLF=20 mm; bumpRF=20 mm; bumpRR=15 mm; bumpLR=15 mm
+            /jobs/{job}/prove/road/marks; corner=LF; clock=12; face=TREAD; place=INNER_ARCH; on=CLAY
+            /jobs/{job}/prove/road/marks/{road_mark}/withdraw
+            /jobs/{job}/ground/points; kind=UNDERSIDE; name=splitter; away=31; from=AHEAD; height=4 7/8
+            /jobs/{job}/ground/{low_point}/withdraw
+            /jobs/{job}/ground/own; called=our ramp; points=0, 0|100, 0|140, 12
+            /jobs/{job}/plan; NAME=Sent kit; FRONT_BOX=1; REAR_BOX=3/4
+            /jobs/{job}/plan/choose; kit={kit}
+            /jobs/{job}/plan/kits; another=Another kit
+            /jobs/{job}/fit; lift=yes
+            /jobs/{job}/hand-over
+            /jobs/{job}/sheet/printed; version=1
+            /jobs/{job}/hand-over/undo; version=1
+            /jobs/{job}/blank-customer
+            /arrive; job={client_j}; plate=second PLATE; name=another hatch; kind=CAR; shape=HATCH
+            /people/{person}/reset
+            /people/{person}/sign-out
+            /people/{person}/deactivate
+            """.lines().map(SentOnceTest::act).toList();
 
-    private static String[] reading(String corner, String raw, String client) {
-        return act(
-                "/jobs/{job}/sheets/{sheet}/readings", "corner", corner, "method", "HF", "raw", raw, "client", client);
-    }
-
-    private static String[] act(String... act) {
-        return act;
+    /** A path, and names with their values; a bar is the end of a line. */
+    private static String[] act(String line) {
+        return line.replace('|', '\n').split("; |=");
     }
 
     private record Own(UUID shop, String tag, Visitor lead, String job) {
