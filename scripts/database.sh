@@ -56,6 +56,7 @@ database_start() {
   [ -s "$data/db.app-password" ] || secret 24 >"$data/db.app-password"
   local dbport folder password app_password i
   # Below what the system hands out to clients, of which one might hold it just then.
+  own_port "$data/db.port"
   dbport=$(cat "$data/db.port" 2>/dev/null || echo $((20000 + RANDOM % 12000)))
   folder=$(cat "$data/db.socket-folder" 2>/dev/null || true)
   if [ ! -d "$folder" ]; then folder=$(mktemp -d /tmp/abbex-XXXXXX); echo "$folder" >"$data/db.socket-folder"; fi

@@ -27,6 +27,15 @@ need_java() {
 }
 
 port_taken() { (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }
+# own_port FILE: waits a little for the port that was ours before; what ended a moment ago may still hold it.
+own_port() {
+  local i
+  [ -s "$1" ] || return 0
+  for ((i = 0; i < 100; i++)); do
+    port_taken "$(cat "$1")" || return 0
+    sleep 0.1
+  done
+}
 free_port_from() {
   local p=$1
   while port_taken "$p"; do p=$((p + 1)); done

@@ -62,11 +62,14 @@ watch_over() {
 
 # Starts what should run and does not; false when something had ended.
 look_after() {
-  local well=1
+  local well=1 dbport
+  dbport=$(cat "$data/db.port" 2>/dev/null || true)
   if ! database_alive >/dev/null; then
     well=
     say "$(date -u +%FT%TZ) The database had ended. Starting it again."
     (database_start) || return 1
+    # Somewhere else it is not found by the application that runs.
+    if [ "$dbport" != "$(cat "$data/db.port")" ]; then end_process "$data/app.pid" "-Dabbex.data=$data " 20; fi
   fi
   if ! app_alive >/dev/null; then
     well=

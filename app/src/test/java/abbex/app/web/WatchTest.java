@@ -5,6 +5,8 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import abbex.app.support.Script;
 import java.io.IOException;
+import java.net.InetAddress;
+import java.net.ServerSocket;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -12,6 +14,7 @@ import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
@@ -51,6 +54,12 @@ class WatchTest {
         throw new AssertionError(what + ": " + Files.readString(FOLDER.resolve("log/watch.log")));
     }
 
+    private static List<String> ports() throws IOException {
+        return List.of(
+                Files.readString(FOLDER.resolve("app.port")).strip(),
+                Files.readString(FOLDER.resolve("db.port")).strip());
+    }
+
     private static boolean backedUp() throws IOException {
         try (Stream<Path> files = Files.list(BACKUPS)) {
             return files.anyMatch(f -> f.toString().endsWith("Z.abbex"));
@@ -68,6 +77,7 @@ class WatchTest {
         assertEquals(0, start.status(), start.said());
         try {
             comes("a backup", WatchTest::backedUp);
+            List<String> ports = ports();
             for (String which : new String[] {"db", "app"}) {
                 long pid = Long.parseLong(
                         Files.readString(FOLDER.resolve(which + ".pid")).strip());
@@ -75,7 +85,14 @@ class WatchTest {
                 process.destroyForcibly();
                 process.onExit().join();
             }
+            // What ended may hold its port a little longer: tablets know the address, and the application its database.
+            int app = Integer.parseInt(ports.get(0));
+            try (ServerSocket held = new ServerSocket(app, 1, InetAddress.getLoopbackAddress())) {
+                Thread.sleep(5000);
+                assertTrue(held.isBound());
+            }
             comes("the application", WatchTest::well);
+            assertEquals(ports, ports());
             assertTrue(Files.readString(FOLDER.resolve("backup-state")).contains("last 2"));
         } finally {
             Script.Run stop = Script.abbex("stop", "--data", FOLDER.toString());

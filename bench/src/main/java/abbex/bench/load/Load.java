@@ -10,7 +10,6 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.ThreadLocalRandom;
-import java.util.stream.DoubleStream;
 
 /**
  * Sixteen people at once read the measure page of a stay with 200 readings, its plan, a step of its card, and the account page beside each, by turns in the
@@ -159,12 +158,6 @@ final class Load {
                 return took;
             }));
         }
-        double[] times = new double[0];
-        for (Future<double[]> one : all) {
-            times = DoubleStream.concat(Arrays.stream(times), Arrays.stream(one.get()))
-                    .toArray();
-        }
-        Arrays.sort(times);
-        return new double[] {times[times.length / 2], times[(int) (times.length * 0.95)]};
+        return Times.medianAndP95(all);
     }
 }

@@ -149,8 +149,8 @@ final class Soak {
             long pid = Long.parseLong(
                     Files.readString(data.resolve(which + ".pid")).strip());
             ProcessHandle.of(pid).ifPresent(ProcessHandle::destroyForcibly);
-            System.out.println("after " + done.get() + " acts: killed the "
-                    + (which.equals("db") ? "database" : "application"));
+            System.out.println(
+                    "after " + done.get() + " acts: killed the " + (which.equals("db") ? "database" : "application"));
             start();
         }
     }
@@ -178,8 +178,7 @@ final class Soak {
                     .map(row -> row[0] + ": " + row[1])
                     .toList();
             boolean all = rows.size() == PEOPLE * STAYS;
-            System.out.printf(
-                    "%s: %d stays, each %s; otherwise: %s%n", stands[0], rows.size(), stands[2], other);
+            System.out.printf("%s: %d stays, each %s; otherwise: %s%n", stands[0], rows.size(), stands[2], other);
             wrong += other.size() + (all ? 0 : 1);
         }
         for (String[] rows : new String[][] {
@@ -190,7 +189,8 @@ final class Soak {
             System.out.printf("%s: %s, of different names %s%n", rows[0], counted[0], counted[1]);
             wrong += counted[0].equals("" + STAYS) && counted[1].equals("" + STAYS) ? 0 : 1;
         }
-        System.out.printf("%d acts were sent again; %d stand otherwise than they were answered%n", repeated.get(), wrong);
+        System.out.printf(
+                "%d acts were sent again; %d stand otherwise than they were answered%n", repeated.get(), wrong);
         if (wrong > 0 || done.get() < ACTS * STAYS * PEOPLE) {
             throw new IllegalStateException("the soak found acts that were lost, doubled or reverted");
         }

@@ -19,7 +19,6 @@ import java.util.concurrent.Future;
 import java.util.concurrent.ThreadLocalRandom;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.LongAdder;
-import java.util.stream.DoubleStream;
 
 /**
  * Sixteen people work, each an act a second at random: the floor, a measure page, the account, and a vehicle's
@@ -57,7 +56,8 @@ final class Strangers {
     public static void main(String[] arguments) throws Exception {
         List<Visit> people = new ArrayList<>();
         for (int i = 0; i < PEOPLE; i++) {
-            people.add(Visit.signedIn(arguments[0], List.of("orla", "jorun", "milo").get(i % 3), arguments[1]));
+            people.add(Visit.signedIn(
+                    arguments[0], List.of("orla", "jorun", "milo").get(i % 3), arguments[1]));
         }
         String measure = first(people.get(0));
         List<String> own = new ArrayList<>();
@@ -65,7 +65,16 @@ final class Strangers {
             String job = UUID.randomUUID().toString();
             visit.get("/arrive");
             visit.post(
-                    "/arrive", "job", job, "plate", "ST " + own.size() + "-" + System.nanoTime() % 1_000_000, "name", "stands", "kind", "CAR", "shape",
+                    "/arrive",
+                    "job",
+                    job,
+                    "plate",
+                    "ST " + own.size() + "-" + System.nanoTime() % 1_000_000,
+                    "name",
+                    "stands",
+                    "kind",
+                    "CAR",
+                    "shape",
                     "HATCH");
             own.add("/jobs/" + job + "/move");
         }
@@ -105,8 +114,8 @@ final class Strangers {
         return floor.substring(at, at + "/jobs/".length() + 36) + "/measure";
     }
 
-    private static double[] rounds(String name, ExecutorService hands, List<Visit> people, List<String> own, String measure)
-            throws Exception {
+    private static double[] rounds(
+            String name, ExecutorService hands, List<Visit> people, List<String> own, String measure) throws Exception {
         double[][] all = new double[2][ROUNDS];
         for (int i = 0; i < ROUNDS; i++) {
             double[] one = round(hands, people, own, measure);
@@ -119,7 +128,8 @@ final class Strangers {
         return new double[] {all[0][ROUNDS / 2], all[1][ROUNDS / 2]};
     }
 
-    private static double[] round(ExecutorService hands, List<Visit> people, List<String> own, String measure) throws Exception {
+    private static double[] round(ExecutorService hands, List<Visit> people, List<String> own, String measure)
+            throws Exception {
         List<Future<double[]>> all = new ArrayList<>();
         for (int person = 0; person < people.size(); person++) {
             Visit visit = people.get(person);
@@ -130,9 +140,7 @@ final class Strangers {
                     Thread.sleep(ThreadLocalRandom.current().nextLong(2L * PAUSE_MILLIS));
                     String path = List.of("/", measure, "/account").get(i % 3);
                     long began = System.nanoTime();
-                    HttpResponse<String> answer = i % 4 == 3
-                            ? visit.post(moves, "place", "WAITING")
-                            : visit.get(path);
+                    HttpResponse<String> answer = i % 4 == 3 ? visit.post(moves, "place", "WAITING") : visit.get(path);
                     took[i] = (System.nanoTime() - began) / 1e6;
                     if (answer.statusCode() >= 400) {
                         throw new IllegalStateException(path + " answered " + answer.statusCode());
@@ -141,13 +149,7 @@ final class Strangers {
                 return took;
             }));
         }
-        double[] times = new double[0];
-        for (Future<double[]> one : all) {
-            times = DoubleStream.concat(Arrays.stream(times), Arrays.stream(one.get()))
-                    .toArray();
-        }
-        Arrays.sort(times);
-        return new double[] {times[times.length / 2], times[(int) (times.length * 0.95)]};
+        return Times.medianAndP95(all);
     }
 
     private Socket open(int n) throws IOException {
