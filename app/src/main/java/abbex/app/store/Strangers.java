@@ -36,7 +36,6 @@ import org.springframework.web.filter.OncePerRequestFilter;
 @Configuration
 public class Strangers implements DisposableBean {
     private static final String KNOWN = Strangers.class.getName() + ".known";
-    private static final long LATE_MILLIS = 4000;
     /** More than these are answered at once. */
     private static final int MOST_LATE = 2000;
 
@@ -55,9 +54,10 @@ public class Strangers implements DisposableBean {
     FilterRegistrationBean<OncePerRequestFilter> paced(
             Bundles words,
             @Value("${abbex.strangers.at-once}") int atOnce,
-            @Value("${abbex.strangers.per-second}") int perSecond) {
+            @Value("${abbex.strangers.per-second}") int perSecond,
+            @Value("${abbex.strangers.late-millis}") long lateMillis) {
         FilterRegistrationBean<OncePerRequestFilter> filter =
-                new FilterRegistrationBean<>(new Paced(later, words, atOnce, perSecond));
+                new FilterRegistrationBean<>(new Paced(later, words, atOnce, perSecond, lateMillis));
         filter.setOrder(Ordered.HIGHEST_PRECEDENCE + 5);
         return filter;
     }
@@ -71,6 +71,7 @@ public class Strangers implements DisposableBean {
         private final ScheduledExecutorService later;
         private final Bundles words;
         private final Bandwidth pace;
+        private final long lateMillis;
         private final AtomicInteger late = new AtomicInteger();
         private final Cache<String, Bucket> byAddress = Caffeine.newBuilder()
                 .maximumSize(10_000)
@@ -82,7 +83,8 @@ public class Strangers implements DisposableBean {
                 .expireAfterAccess(Duration.ofMinutes(15))
                 .build();
 
-        Paced(ScheduledExecutorService later, Bundles words, int atOnce, int perSecond) {
+        Paced(ScheduledExecutorService later, Bundles words, int atOnce, int perSecond, long lateMillis) {
+            this.lateMillis = lateMillis;
             this.later = later;
             this.words = words;
             pace = Bandwidth.builder()
@@ -130,7 +132,7 @@ public class Strangers implements DisposableBean {
                 return;
             }
             AsyncContext context = request.startAsync(request, response);
-            context.setTimeout(2 * LATE_MILLIS);
+            context.setTimeout(2 * lateMillis);
             later.schedule(
                     () -> {
                         late.decrementAndGet();
@@ -141,7 +143,7 @@ public class Strangers implements DisposableBean {
                         }
                         context.complete();
                     },
-                    LATE_MILLIS,
+                    lateMillis,
                     TimeUnit.MILLISECONDS);
         }
 
