@@ -29,7 +29,7 @@ async function open(name, text) {
     // Of a former version, which did not seal.
     if (text.startsWith('{')) await store(name);
   } catch {
-    /* sealed with another key: nobody's here */
+    /* sealed with another key: not this person's */
   }
 }
 if (person && seals) {

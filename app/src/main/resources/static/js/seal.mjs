@@ -12,7 +12,7 @@ async function own() {
 /** Whether there is anything to seal with. */
 export const seals = Boolean(sealWith && crypto.subtle);
 
-/** A value as bytes that nobody else reads. */
+/** A value, encrypted: its bytes and what they were begun with. */
 export async function seal(value) {
   const iv = crypto.getRandomValues(new Uint8Array(12));
   const text = new TextEncoder().encode(JSON.stringify(value));

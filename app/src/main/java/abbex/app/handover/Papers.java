@@ -117,11 +117,14 @@ class Papers {
         return kept.orElse(new Kept(null, null));
     }
 
+    /** One whose paper was never made says it too, once it is. */
     @EventListener
     void blanked(CustomerBlanked blanked) {
         jdbc.sql("""
-                        update sheet_paper p join handed_over h on h.id = p.handed_over_id
-                           set p.body = null, p.blanked_at = :at where h.job_id = :job
+                        insert into sheet_paper (shop_id, handed_over_id, size, blanked_at)
+                        select h.shop_id, h.id, s.size, :at
+                          from handed_over h join (select 'A4' size union all select 'LETTER') s where h.job_id = :job
+                            on duplicate key update body = null, blanked_at = :at
                         """)
                 .param("at", Times.column(clock.instant()))
                 .param("job", blanked.job().toString())

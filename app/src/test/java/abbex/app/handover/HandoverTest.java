@@ -226,7 +226,13 @@ class HandoverTest {
         assertTrue(page.contains("Ymke Dorn") && page.contains("a little lower, no rubbing"), page);
         assertTrue(page.contains("class=\"sideview\""), "before and now are drawn");
         assertTrue(text("/jobs/" + job + "/sheet.pdf?version=1").contains("Ymke Dorn"));
+        // As one of before papers were kept.
+        Shop.bean(org.springframework.jdbc.core.simple.JdbcClient.class)
+                .sql("delete from sheet_paper where size = 'LETTER'")
+                .update();
         orla.post("/jobs/" + job + "/blank-customer");
+        String letter = text("/jobs/" + job + "/sheet.pdf?version=1&size=LETTER");
+        assertTrue(letter.contains(Said.part("sheet.foot.blanked").substring(1, 20)), letter);
         String after = paper(page("/jobs/" + job + "/sheet?version=1"));
         assertFalse(after.contains("Ymke Dorn"), "a name that was deleted is on no sheet");
         String blanked = text("/jobs/" + job + "/sheet.pdf?version=1");
