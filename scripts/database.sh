@@ -41,6 +41,8 @@ database_alive() {
 # Two accounts: the application's works with rows and cannot change a table; only migrations, backups and restores have the other.
 database_start() {
   mkdir -p "$data/tmp"
+  settle_user
+  hand_over "$data/tmp"
   if database_alive >/dev/null; then return 0; fi
   if [ -e "$data/db.pid" ]; then say "The database had ended without a stop. Starting it again."; fi
   if [ ! -d "$data/$(store)/mysql" ]; then
@@ -48,7 +50,7 @@ database_start() {
     [ ! -s "$data/holds" ] || fail "The database’s folder $data/$(store) is missing or damaged. Nothing was changed. Bring a backup back: ./abbex restore FILE."
     rm -rf "${data:?}/$(store)"
     # A server that starts clears the temporary tables of all that share its folder, other servers' too.
-    TMPDIR="$data/tmp" mariadb-install-db --no-defaults --datadir="$data/$(store)" --user="$(id -un)" --auth-root-authentication-method=socket \
+    TMPDIR="$data/tmp" mariadb-install-db --no-defaults --datadir="$data/$(store)" --user="$(runs_as)" --auth-root-authentication-method=socket \
       --auth-root-socket-user="$(id -un)" --skip-test-db >"$data/db-install.log" 2>&1 ||
       fail "Can’t set up the database. See $data/db-install.log"
   fi
@@ -62,6 +64,8 @@ database_start() {
   if [ ! -d "$folder" ]; then folder=$(mktemp -d /tmp/abbex-XXXXXX); echo "$folder" >"$data/db.socket-folder"; fi
   password=$(cat "$data/db.password")
   app_password=$(cat "$data/db.app-password")
+  hand_over "$data/$(store)"
+  hand_over "$folder"
   cat >"$data/db-init.sql" <<SQL
 CREATE DATABASE IF NOT EXISTS abbex CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_520_ci;
 CREATE USER IF NOT EXISTS 'abbex'@'127.0.0.1' IDENTIFIED BY '$password';
@@ -71,6 +75,7 @@ CREATE USER IF NOT EXISTS 'abbex_app'@'127.0.0.1' IDENTIFIED BY '$app_password';
 ALTER USER 'abbex_app'@'127.0.0.1' IDENTIFIED BY '$app_password';
 GRANT SELECT, INSERT, UPDATE, DELETE ON abbex.* TO 'abbex_app'@'127.0.0.1';
 SQL
+  readable "$data/db-init.sql"
   for ((i = 0; i < 5; i++)); do
     dbport=$(free_port_from "$dbport")
     echo "$dbport" >"$data/db.port"
@@ -94,10 +99,10 @@ TEXT
 database_launch() {
   local pid i
   # Its own session, so that Ctrl-C ends the application before its database.
-  setsid mariadbd --no-defaults --user="$(id -un)" --datadir="$data/$(store)" --tmpdir="$data/tmp" --bind-address=127.0.0.1 --port="$1" \
-    --socket="$2/s" --pid-file="$data/db.server-pid" --init-file="$data/db-init.sql" --log-error="$data/db.log" \
+  setsid "${as_owner[@]}" mariadbd --no-defaults --user="$(runs_as)" --datadir="$data/$(store)" --tmpdir="$data/tmp" --bind-address=127.0.0.1 --port="$1" \
+    --socket="$2/s" --pid-file="$data/tmp/db.server-pid" --init-file="$data/db-init.sql" \
     --skip-name-resolve --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_520_ci \
-    </dev/null >/dev/null 2>&1 9>&- &
+    </dev/null >/dev/null 2>>"$data/db.log" 9>&- &
   pid=$!
   echo "$pid" >"$data/db.pid"
   for ((i = 0; i < 1800; i++)); do
@@ -118,7 +123,7 @@ database_stop() {
 forget_data() {
   database_stop
   rm -f "$data/kind" "$data/ready"
-  rm -rf "$data/holds" "$data"/mysql "$data"/mysql-[0-9]* "$data/ready" "$data/sign-in" "$data/db.password" "$data/journal"
+  rm -rf "$data/holds" "$data"/mysql "$data"/mysql-[0-9]* "$data/ready" "$data/sign-in" "$data/db.password" "$data/journal" "$data/own"
 }
 
 # Maven without the colour codes that it leaves in a log.

@@ -70,7 +70,7 @@ known_maker() {
 dump() {
   local part=$1.data body=data.sql.gz known
   # What was written a minute ago is in the database for certain; what is younger is told again at a restore.
-  known=$(awk -v before="$(date -u -d '1 minute ago' +%Y-%m-%dT%H:%M:%S)" '$5 == "." { all++; if ($1 < before) n = all } END { print n + 0 }' "$data/journal" 2>/dev/null || echo 0)
+  known=$(own_text journal | awk -v before="$(date -u -d '1 minute ago' +%Y-%m-%dT%H:%M:%S)" '$5 == "." { all++; if ($1 < before) n = all } END { print n + 0 }' || true)
   client mariadb-dump --single-transaction --quick --skip-lock-tables --hex-blob --default-character-set=utf8mb4 \
     --ignore-table-data=abbex.SPRING_SESSION --ignore-table-data=abbex.SPRING_SESSION_ATTRIBUTES abbex | gzip >"$part" || { rm -f "$part"; return 1; }
   if [ -n "$encrypt_to" ]; then

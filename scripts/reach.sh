@@ -44,7 +44,11 @@ reach_properties() {
   local chosen
   chosen=$(free_https_port)
   echo "$chosen" >"$data/https.port"
-  printf 'abbex.https.address=%s\nabbex.https.port=%s\nabbex.https.certificate=%s\nabbex.https.key=%s\n' "$listen" "$chosen" "$cert" "$key"
+  # A key that only root may read is handed over as a copy.
+  cat "$cert" >"$data/https-cert.pem"
+  cat "$key" >"$data/https-key.pem"
+  readable "$data/https-cert.pem" "$data/https-key.pem"
+  printf 'abbex.https.address=%s\nabbex.https.port=%s\nabbex.https.certificate=%s\nabbex.https.key=%s\n' "$listen" "$chosen" "$data/https-cert.pem" "$data/https-key.pem"
 }
 
 free_https_port() {

@@ -61,18 +61,27 @@ look_beside() {
   # maker's journal, not in another's.
   known=$(told "$beside" journal | grep -x '[0-9]*' || echo 0)
   if [ -s "$beside/maker.pem" ] && cmp -s "$beside/maker.pem" "$data/backup-key/public.pem"; then own=$known; fi
-  if [ -s "$data/journal" ]; then journal+=("$own@$data/journal"); fi
-  if [ -s "$beside/journal" ]; then journal+=("$known@$beside/journal"); fi
+  if own_has journal; then
+    own_text journal >"$beside/journal-here" || { say "$data/own/journal can’t be read."; return 1; }
+    readable "$beside/journal-here"
+    journal+=("$own@$beside/journal-here")
+  fi
+  if [ -s "$beside/journal" ]; then
+    readable "$beside/journal"
+    journal+=("$known@$beside/journal")
+  fi
   cat "$beside/db.properties" - >"$beside/abbex.properties" <<TEXT
 server.port=0
 abbex.first=none
-abbex.restored.report=$beside/report
+abbex.restored.report=$beside/own/report
 abbex.restored.journals=$(IFS=,; echo "${journal[*]-}")
-logging.file.name=$data/log/restore.log
+logging.file.name=$beside/own/restore.log
 TEXT
-  timeout 300 "$JAVA_HOME/bin/java" "-Dabbex.data=$beside" "${jvm[@]}" "${program[@]}" \
+  readable "$beside/abbex.properties"
+  program_as
+  timeout 300 "${as_program[@]}" "$JAVA_HOME/bin/java" "-Dabbex.data=$beside" "${jvm[@]}" "${program[@]}" \
     --spring.config.additional-location="file:$beside/abbex.properties" </dev/null >"$data/log/restore-console.log" 2>&1 9>&-
-  [ -s "$beside/report" ]
+  (data=$beside && own_has report)
 }
 
 # A journal that was kept beside the backups counts only when the backup's maker signed it.
@@ -85,7 +94,9 @@ journal_of() {
 }
 
 restore() {
-  local ran='' kept old
+  local kept old
+  # Not local: what ends a restore is asked after it has ended well, too.
+  ran=
   take_lock
   need_encryption
   build
@@ -144,8 +155,8 @@ switch() {
   while [ -e "$data/mysql-$n" ]; do n=$((n + 1)); done
   mv "$beside/mysql" "$data/mysql-$n"
   sync "$data/mysql-$n" "$data"
-  cp "$beside/report" "$data/restored"
-  if [ ! -e "$data/journal" ] && [ -s "$beside/journal" ]; then cp "$beside/journal" "$data/journal"; fi
+  (data=$beside && own_text report) >"$data/restored"
+  if ! own_has journal && [ -s "$beside/journal" ]; then own_write journal <"$beside/journal"; fi
   hold "mysql-$n" "$(told "$beside" kind)"
   if [ -n "${unreadable:-}" ]; then
     n=1

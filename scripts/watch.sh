@@ -108,6 +108,7 @@ say_state() {
     [ -z "$newest" ] || echo "last $(date -u -d "@$newest" +%Y-%m-%dT%H:%M:%SZ)"
     [ ! -s "$data/backup-failed" ] || echo "failed $(head -n 1 "$data/backup-failed")"
   } >"$data/backup-state.part"
+  readable "$data/backup-state.part"
   mv "$data/backup-state.part" "$data/backup-state"
 }
 
@@ -136,8 +137,8 @@ scheduled_backup() {
 
 # What must not come back goes along, signed, so that a restore on another machine knows it too.
 beside_journal() {
-  [ -s "$data/journal" ] || return 0
-  cp "$data/journal" "$data/journal.copy"
+  own_has journal || return 0
+  own_text journal >"$data/journal.copy"
   pack "$1/abbex.journal" "$data/journal.copy" "body: journal" "made: $(date -u +%Y-%m-%dT%H:%M:%SZ)"
 }
 

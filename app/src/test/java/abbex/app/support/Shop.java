@@ -57,7 +57,7 @@ public final class Shop implements BeforeAllCallback {
                 "--server.port=0",
                 "--abbex.first=demo",
                 "--abbex.sign-in-file=" + data.resolve("sign-in"),
-                "--abbex.journal=" + data.resolve("journal"),
+                "--abbex.journal=" + data.resolve("own/journal"),
                 "--abbex.api.per-minute=100000",
                 "--abbex.strangers.at-once=1000000",
                 "--logging.level.root=error"));

@@ -93,7 +93,7 @@ class RestoreTest {
         // What this shop's journal knows already is counted in its backups, and means nothing to another folder's
         // journal.
         Files.writeString(
-                Shop.data().resolve("journal"),
+                Shop.data().resolve("own/journal"),
                 ("\n2026-01-01T00:00:00Z PIN " + UUID.randomUUID() + " - .\n").repeat(10),
                 StandardOpenOption.CREATE,
                 StandardOpenOption.APPEND);
@@ -154,7 +154,7 @@ class RestoreTest {
                 .single();
         String at = Instant.now().plusSeconds(60).toString() + " ";
         Files.writeString(
-                folder.resolve("journal"),
+                folder.resolve("own/journal"),
                 at + "PASSWORD " + milo + " of-since .\n" + at + "PERSON_DEACTIVATED " + milo + " - .\n" + at
                         + "CUSTOMER_BLANKED " + job + " - .\n" + at + "PASSWORD half");
         Script.Run restore = abbex(folder, "restore", file.toString());
@@ -197,7 +197,7 @@ class RestoreTest {
                 "customer",
                 "Somebody");
         tamsin.post("/jobs/" + job + "/blank-customer");
-        List<String> lines = Files.readAllLines(Shop.data().resolve("journal")).stream()
+        List<String> lines = Files.readAllLines(Shop.data().resolve("own/journal")).stream()
                 .map(line -> line.replaceFirst("^[^ ]+ ", "").replaceFirst("\\$2a.*", "#"))
                 .toList();
         assertTrue(
