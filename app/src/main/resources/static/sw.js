@@ -6,7 +6,7 @@ const OFFLINE = '/no-network';
 
 self.addEventListener('install', (e) => {
   self.skipWaiting();
-  // Said where a page was never opened; without it the browser says its own.
+  // Said where a page was never opened, and where one signs out then; without it the browser says its own.
   e.waitUntil(
     caches
       .open(STATIC)

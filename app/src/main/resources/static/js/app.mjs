@@ -4,6 +4,7 @@ import { keepForms } from './drafts.mjs';
 import { find } from './find.mjs';
 import { keepPages } from './kept.mjs';
 import { keys } from './keys.mjs';
+import { leaving } from './left.mjs';
 import { person } from './page.mjs';
 import { requests } from './requests.mjs';
 import { measureFiles, showWrong } from './wrong.mjs';
@@ -16,6 +17,7 @@ choices();
 keys();
 find();
 keepPages();
+if (person) leaving();
 
 const pin = document.querySelector('.hands #pin');
 if (pin) import('./pin.mjs').then((m) => m.pad(pin));

@@ -97,6 +97,8 @@ const keeping = new WeakSet();
 function keep(form) {
   if (keeping.has(form)) return;
   keeping.add(form);
+  // What was typed before a customer was deleted is not brought back.
+  if (form.dataset.draftGone) drafts.drop(form.dataset.draftGone);
   const kept = drafts.get(nameOf(form));
   if (kept && person) bring(form, kept);
   form.addEventListener('input', () => drafts.put(nameOf(form), typed(form)));

@@ -165,6 +165,8 @@ class ArchitectureTest {
             Map.entry("sheet_paper", "handover"),
             Map.entry("audit_head", "people"),
             Map.entry("attempt", "people"),
+            Map.entry("second_factor", "people"),
+            Map.entry("recovery_code", "people"),
             Map.entry("api_key", "people"),
             Map.entry("vehicle", "arrive"),
             Map.entry("vehicle_measure", "arrive"),

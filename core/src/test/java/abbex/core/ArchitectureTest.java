@@ -50,6 +50,7 @@ class ArchitectureTest {
                             "springs",
                             "motorcycle",
                             "truck")),
+            Map.entry("redact", Set.of()),
             Map.entry("torque", Set.of("units")),
             Map.entry("workcard", Set.of("figure", "vehicle", "torque")),
             Map.entry("verdict", Set.of("figure")));

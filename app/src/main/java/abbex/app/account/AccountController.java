@@ -5,11 +5,11 @@ import abbex.app.page.Me;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.app.people.Audit;
-import abbex.app.people.Misses;
 import abbex.app.people.Passwords;
 import abbex.app.people.People;
 import abbex.app.people.Person;
 import abbex.app.people.Pins;
+import abbex.app.people.SecondFactor;
 import abbex.core.units.Graduation;
 import jakarta.servlet.http.HttpServletRequest;
 import java.nio.charset.StandardCharsets;
@@ -24,17 +24,19 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 
-/** One's own account: unit, tape, zone, theme, keys, password, PIN. */
+/** One's own account: unit, tape, zone, theme, keys, password, PIN, and whether a code of the phone is asked for. */
 @Controller
 class AccountController {
     private final People people;
     private final Pins pins;
     private final Words words;
     private final Audit audit;
-    private final Misses misses;
+    private final Present present;
+    private final SecondFactor second;
 
-    AccountController(People people, Pins pins, Words words, Audit audit, Misses misses) {
-        this.misses = misses;
+    AccountController(People people, Pins pins, Words words, Audit audit, Present present, SecondFactor second) {
+        this.present = present;
+        this.second = second;
         this.pins = pins;
         this.audit = audit;
         this.people = people;
@@ -50,6 +52,8 @@ class AccountController {
         model.addAttribute("theme", likes.theme());
         model.addAttribute("keys", likes.singleKeys());
         model.addAttribute("hasPin", pins.has(me.id()));
+        model.addAttribute("second", second.on(me.id()));
+        model.addAttribute("codesLeft", second.recoveryCodesLeft(me.id()));
         model.addAttribute("signIns", people.signIns(me, request.getSession().getId()));
         model.addAttribute("clock", Reader.of(me));
         model.addAttribute("form", Form.blank(me, words));
@@ -127,7 +131,7 @@ class AccountController {
             HttpServletRequest request,
             Model model) {
         Form form = Form.blank(me, words);
-        present(me, present, form, "present", request);
+        this.present.password(me, present, form, "present", request);
         if (fresh.length() < 10) {
             form.problem("fresh", "problem.password.short");
         } else if (fresh.getBytes(StandardCharsets.UTF_8).length > 72) {
@@ -155,7 +159,7 @@ class AccountController {
             HttpServletRequest request,
             Model model) {
         Form form = Form.blank(me, words);
-        present(me, present, form, "pin-present", request);
+        this.present.password(me, present, form, "pin-present", request);
         if (!Pins.fit(pin)) {
             form.problem("pin", "problem.pin.unfit");
         }
@@ -167,18 +171,6 @@ class AccountController {
         }
         account(me, request, model);
         return unfit(model, form);
-    }
-
-    /** The password of whoever sits here: as few tries as at the door, or a found tablet would be one to try at. */
-    private void present(Person me, String typed, Form form, String field, HttpServletRequest request) {
-        String name = "present " + me.id();
-        if (!misses.claim(name, request.getRemoteAddr())) {
-            form.problem(field, "problem.password.locked");
-        } else if (people.passwordIs(me.signInName(), typed)) {
-            misses.forget(name, request.getRemoteAddr());
-        } else {
-            form.problem(field, "problem.password.wrong");
-        }
     }
 
     private static ModelAndView unfit(Model model, Form form) {

@@ -10,6 +10,7 @@ import abbex.app.people.Passwords;
 import abbex.app.people.People;
 import abbex.app.people.Person;
 import abbex.app.people.Role;
+import abbex.app.people.SecondFactor;
 import abbex.app.people.SignInName;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.Locale;
@@ -29,8 +30,10 @@ class PeopleController {
     private final Audit audit;
     private final Words words;
     private final Keeping keeping;
+    private final SecondFactor second;
 
-    PeopleController(People people, Audit audit, Words words, Keeping keeping) {
+    PeopleController(People people, Audit audit, Words words, Keeping keeping, SecondFactor second) {
+        this.second = second;
         this.keeping = keeping;
         this.people = people;
         this.audit = audit;
@@ -54,10 +57,11 @@ class PeopleController {
     @PostMapping("/people")
     ModelAndView add(@Me Person me, @RequestParam Map<String, String> typed) {
         Form form = new Form(me, words, typed);
-        String name = SignInName.of(form.text("name"));
+        String own = SignInName.own(form.text("name"));
+        String name = people.signInName(me.shop(), own);
         String display = form.named("display", 120, "problem.person.display");
         String initials = form.text("initials").toUpperCase(Locale.ROOT);
-        if (name.isEmpty()) {
+        if (own.isEmpty()) {
             form.problem("name", "problem.person.name");
         } else if (people.nameTaken(name)) {
             form.problem("name", "problem.person.taken");
@@ -84,6 +88,9 @@ class PeopleController {
         String password = Passwords.make();
         people.resetPassword(me.shop(), who, password);
         audit.add(me, Audit.What.PASSWORD_RESET, who.signInName());
+        if (second.off(who)) {
+            audit.add(me, Audit.What.SECOND_FACTOR_OFF, who.signInName());
+        }
         return shownOnce(me, who.signInName(), password);
     }
 

@@ -27,12 +27,14 @@ import org.springframework.web.servlet.ModelAndView;
 @Controller
 class ArriveController {
     private final Jobs jobs;
+    private final Customers customers;
     private final JobHeads heads;
     private final Words words;
     private final Clock clock;
     private final Audit audit;
 
-    ArriveController(Jobs jobs, JobHeads heads, Words words, Clock clock, Audit audit) {
+    ArriveController(Jobs jobs, Customers customers, JobHeads heads, Words words, Clock clock, Audit audit) {
+        this.customers = customers;
         this.audit = audit;
         this.jobs = jobs;
         this.heads = heads;
@@ -140,19 +142,15 @@ class ArriveController {
     private ModelAndView edit(Person me, Job job, Form form) {
         ModelAndView page = page(form, job.id(), true);
         page.addObject("head", heads.head(me.shop(), job.id(), "arrive", Reader.of(me)));
+        page.addObject("nobody", customers.blanked(me.shop(), job.id()));
         return page;
-    }
-
-    @PostMapping("/jobs/{id}/blank-customer")
-    String blank(@Me Person me, @PathVariable UUID id) {
-        jobs.blankCustomer(me, jobs.find(me.shop(), id).orElseThrow(NotHere::new));
-        return "redirect:/jobs/" + id + "/arrive";
     }
 
     private static ModelAndView page(Form form, UUID job, boolean known) {
         ModelAndView page = form.on(new ModelAndView("arrive"));
         page.addObject("jobId", job);
         page.addObject("existing", known);
+        page.addObject("nobody", false);
         page.addObject("outlines", Looks.offered(form.text("outline")));
         page.addObject("architectures", Architecture.values());
         page.addObject("measures", VehicleFacts.Measure.values());

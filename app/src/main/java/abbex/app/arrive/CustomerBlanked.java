@@ -1,6 +1,11 @@
 package abbex.app.arrive;
 
+import java.util.Map;
 import java.util.UUID;
 
-/** Said when a stay's customer is deleted: whoever keeps the name elsewhere lets it go in the same transaction. */
-public record CustomerBlanked(UUID job) {}
+/**
+ * A customer of a stay was deleted, or taken out of a text about it.
+ *
+ * @param gone what stands no more, with what stands in its place
+ */
+public record CustomerBlanked(UUID job, Map<String, String> gone) {}

@@ -3,9 +3,7 @@ package abbex.app.arrive;
 import abbex.app.people.Audit;
 import abbex.app.people.Person;
 import abbex.app.store.Ids;
-import abbex.app.store.Journal;
 import abbex.app.store.Reads;
-import abbex.app.store.StaysSo;
 import abbex.app.store.Times;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -14,7 +12,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
@@ -24,7 +21,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Vehicles and their stays, one shop at a time: the public service of the station. */
 @Service
-public class Jobs implements StaysSo {
+public class Jobs {
     private static final String VEHICLES = """
             select v.id, v.name,
                    (select j.id from job j where j.vehicle_id = v.id order by j.nr desc limit 1) job
@@ -64,9 +61,6 @@ public class Jobs implements StaysSo {
              where j.shop_id = :shop and j.id = :job for update
             """;
 
-    private static final String BLANK =
-            "update job set customer = '', contact = '', version = version + 1 where id = :job";
-
     private static final String MOVE = """
             update job set place = :place, bay = :bay, holder_id = :holder, due_back = :due, moved = moved + 1
              where id = :job and shop_id = :shop and moved = coalesce(:moved, moved)
@@ -78,17 +72,8 @@ public class Jobs implements StaysSo {
     private final Clock clock;
     private final ApplicationEventPublisher events;
     private final Audit audit;
-    private final Journal journal;
 
-    Jobs(
-            JdbcClient jdbc,
-            Clock clock,
-            ApplicationEventPublisher events,
-            Audit audit,
-            Reads reads,
-            JobRows rows,
-            Journal journal) {
-        this.journal = journal;
+    Jobs(JdbcClient jdbc, Clock clock, ApplicationEventPublisher events, Audit audit, Reads reads, JobRows rows) {
         this.rows = rows;
         this.reads = reads;
         this.audit = audit;
@@ -296,39 +281,6 @@ public class Jobs implements StaysSo {
                         .param("due", dueBack)
                         .param("job", job.toString())
                         .param("shop", shop.toString())
-                        .update()
-                > 0;
-    }
-
-    /** The customer's name and contact go; what was measured stays. */
-    @Transactional
-    public void blankCustomer(Person by, Job job) {
-        journal.keep(Journal.What.CUSTOMER_BLANKED, job.id());
-        jdbc.sql(BLANK + " and shop_id = :shop")
-                .param("job", job.id().toString())
-                .param("shop", by.shop().toString())
-                .update();
-        events.publishEvent(new CustomerBlanked(job.id()));
-        audit.add(by, Audit.What.CUSTOMER_BLANKED, job.vehicle().plate());
-    }
-
-    @Override
-    public Set<Journal.What> takes() {
-        return Set.of(Journal.What.CUSTOMER_BLANKED);
-    }
-
-    @Override
-    public String holds() {
-        return jdbc.sql("select count(*) stays, date(max(arrived_at)) newest from job")
-                .query((row, n) -> row.getInt("stays") + " stays, the newest of " + row.getString("newest"))
-                .single();
-    }
-
-    @Override
-    public boolean again(Journal.Line line) {
-        events.publishEvent(new CustomerBlanked(line.of()));
-        return jdbc.sql(BLANK + " and (customer <> '' or contact <> '')")
-                        .param("job", line.of().toString())
                         .update()
                 > 0;
     }

@@ -155,7 +155,7 @@ class DemoShop implements FirstShop {
             String password,
             LengthUnit unit) {
         Person.Likes likes = new Person.Likes(unit, Graduation.usual(unit), ZoneId.systemDefault(), "auto", true);
-        UUID id = people.add(shop, name, display, initials, role, password, false, likes);
+        UUID id = people.add(shop, people.signInName(shop, name), display, initials, role, password, false, likes);
         // The PIN of the whole demo: the digits that its password ends in.
         pins.set(id, password.substring(password.lastIndexOf('-') + 1));
         staff.put(name, id);

@@ -76,13 +76,35 @@ public class People implements StaysSo {
         return jdbc.sql("select count(*) from shop").query(Long.class).single() == 0;
     }
 
+    /** The first shop's people sign in by their names alone, those of any further one with its word behind them. */
     public UUID addShop(String name) {
         UUID id = Ids.fresh();
-        jdbc.sql("insert into shop (id, name) values (:id, :name)")
+        jdbc.sql("insert into shop (id, name, sign_in_word) values (:id, :name, :word)")
                 .param("id", id.toString())
                 .param("name", name)
+                .param("word", nobodyYet() ? null : SignInName.word(name, this::wordTaken))
                 .update();
         return id;
+    }
+
+    private boolean wordTaken(String word) {
+        return jdbc.sql("select count(*) from shop where sign_in_word = :word")
+                        .param("word", word)
+                        .query(Integer.class)
+                        .single()
+                > 0;
+    }
+
+    /**
+     * The name that somebody of a shop signs in with.
+     *
+     * @param own what the shop calls the person, by {@link SignInName#own}
+     */
+    public String signInName(UUID shop, String own) {
+        return jdbc.sql("select sign_in_word from shop where id = :shop")
+                .param("shop", shop.toString())
+                .query((row, n) -> row.getString(1) == null ? own : own + SignInName.AT + row.getString(1))
+                .single();
     }
 
     /** Adds somebody; the password is kept only as its hash. */

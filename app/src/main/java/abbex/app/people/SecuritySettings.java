@@ -62,6 +62,11 @@ class SecuritySettings {
     }
 
     @Bean
+    Door door(UserDetailsService signInBy, PasswordEncoder encoder, SecondFactor second) {
+        return new Door(signInBy, encoder, second);
+    }
+
+    @Bean
     SecurityFilterChain pages(HttpSecurity http, Misses misses, People people, Audit audit, Clock clock)
             throws Exception {
         AuthenticationEntryPoint toSignIn = new LoginUrlAuthenticationEntryPoint("/sign-in");
@@ -88,6 +93,7 @@ class SecuritySettings {
                 .addFilterBefore(new SessionLimits(clock), SecurityContextHolderFilter.class)
                 .addFilterBefore(new Misses.Lock(misses), UsernamePasswordAuthenticationFilter.class)
                 .formLogin(f -> f.loginPage("/sign-in")
+                        .authenticationDetailsSource(Door.Typed::new)
                         .successHandler(cameIn(misses, people, audit, pagesOnly))
                         .failureHandler(missed(misses, people, audit)))
                 // What waits unsent on the device is the person's and stays; pages that were kept go.

@@ -12,11 +12,14 @@ import java.io.IOException;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.ResponseCookie;
 import org.springframework.web.filter.OncePerRequestFilter;
+import org.springframework.web.util.WebUtils;
 
 /**
  * A session ends twelve hours after the last act of a person, and after three days whatever is done with it. A page that asks
- * for news by itself is no act.
+ * for news by itself is no act. One that was left without a network ends with the first request that gets through.
  */
 final class SessionLimits extends OncePerRequestFilter {
     static final Duration IDLE = Duration.ofHours(12);
@@ -28,6 +31,9 @@ final class SessionLimits extends OncePerRequestFilter {
     /** It is not written with every request. */
     private static final Duration COARSE = Duration.ofMinutes(5);
 
+    /** Set by left.mjs. */
+    private static final String LEFT = "abbex-left";
+
     private final Clock clock;
 
     SessionLimits(Clock clock) {
@@ -38,7 +44,11 @@ final class SessionLimits extends OncePerRequestFilter {
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
         HttpSession session = request.getSession(false);
-        if (session != null) {
+        if (leftWithoutNetwork(request, response)) {
+            if (session != null) {
+                session.invalidate();
+            }
+        } else if (session != null) {
             Instant now = clock.instant();
             Instant begun = Instant.ofEpochMilli(session.getCreationTime());
             Instant acted = session.getAttribute(ACTED) instanceof Long at ? Instant.ofEpochMilli(at) : begun;
@@ -55,5 +65,21 @@ final class SessionLimits extends OncePerRequestFilter {
             }
         }
         chain.doFilter(request, response);
+    }
+
+    /** Signed out on the device where nothing could be sent: its first request says so, once. */
+    private static boolean leftWithoutNetwork(HttpServletRequest request, HttpServletResponse response) {
+        if (WebUtils.getCookie(request, LEFT) == null) {
+            return false;
+        }
+        response.addHeader(
+                HttpHeaders.SET_COOKIE,
+                ResponseCookie.from(LEFT, "")
+                        .path("/")
+                        .maxAge(0)
+                        .sameSite("Lax")
+                        .build()
+                        .toString());
+        return true;
     }
 }

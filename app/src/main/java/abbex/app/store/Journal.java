@@ -29,8 +29,14 @@ public class Journal {
         PASSWORD,
         /** Of a person, with the hash of the PIN that holds since; {@code -} when there is none. */
         PIN,
+        /** Of a person, with the key of the phone's codes that holds since; {@code -} when none is asked for. */
+        SECOND_FACTOR,
+        /** Of a person, with the digests of the recovery codes that are left; {@code -} for none. */
+        RECOVERY_CODES,
         PERSON_DEACTIVATED,
         KEY_REVOKED,
+        /** Of a stay, with the text in which its customer was named, and how much of it went; before the name itself. */
+        CUSTOMER_TEXT,
         /** Of a stay. */
         CUSTOMER_BLANKED
     }

@@ -72,8 +72,11 @@ class Restored {
         return switch (what) {
             case PASSWORD -> "a changed password";
             case PIN -> "a changed PIN";
+            case SECOND_FACTOR -> "a code from a phone turned on or off";
+            case RECOVERY_CODES -> "recovery codes";
             case PERSON_DEACTIVATED -> "a person deactivated";
             case KEY_REVOKED -> "a key revoked";
+            case CUSTOMER_TEXT -> "a customer’s name taken out of a text";
             case CUSTOMER_BLANKED -> "a customer’s name deleted";
         };
     }

@@ -15,6 +15,7 @@ public final class EveryPage {
                 "/",
                 "/arrive",
                 "/account",
+                "/account/second",
                 "/people",
                 "/audit",
                 "/keys",

@@ -230,7 +230,9 @@ class AccountsTest {
         tamsin.get("/people");
         assertEquals(302, tamsin.post("/people/" + id(name) + "/sign-out").statusCode());
         assertEquals(302, here.get("/account").statusCode());
-        assertEquals(404, tamsin.post("/people/" + id("nils") + "/sign-out").statusCode());
+        assertEquals(
+                404,
+                tamsin.post("/people/" + id("nils@second-yard") + "/sign-out").statusCode());
     }
 
     /** Twelve hours without an act, however often the page asks for news, or three days in all. */
@@ -281,8 +283,11 @@ class AccountsTest {
             assertEquals(403, orla.get(path).statusCode(), path);
         }
         assertEquals(403, orla.post("/people/" + id("milo") + "/deactivate").statusCode());
-        assertEquals(404, tamsin.post("/people/" + id("nils") + "/deactivate").statusCode());
-        assertEquals(404, tamsin.post("/people/" + id("nils") + "/reset").statusCode());
+        assertEquals(
+                404,
+                tamsin.post("/people/" + id("nils@second-yard") + "/deactivate").statusCode());
+        assertEquals(
+                404, tamsin.post("/people/" + id("nils@second-yard") + "/reset").statusCode());
         tamsin.post("/people/" + id("tamsin") + "/deactivate");
         assertEquals(200, tamsin.get("/people").statusCode(), "nobody locks the own door from inside");
         assertFalse(tamsin.get("/people").body().contains("Nils Ferro"));
@@ -376,7 +381,7 @@ class AccountsTest {
                 tablet.post("/hands", "to", id("pell"), "pin", "0").body().contains(Said.part("problem.pin.locked")));
         assertEquals(422, tablet.post("/hands", "to", id("pell"), "pin", pin).statusCode());
         assertTrue(tablet.get("/account").body().contains("Jorun Balk"), "still in the same hands");
-        HttpResponse<String> foreign = tablet.post("/hands", "to", id("nils"), "pin", pin);
+        HttpResponse<String> foreign = tablet.post("/hands", "to", id("nils@second-yard"), "pin", pin);
         assertTrue(foreign.statusCode() == 422 && foreign.body().contains(Said.part("problem.pin.who")));
         assertEquals(1, Visitor.signedIn("pell").get("/hands").body().split(Said.part("hands.stay")).length - 1);
         Shop.bean(JdbcClient.class)

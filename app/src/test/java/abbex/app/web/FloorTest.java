@@ -29,7 +29,7 @@ class FloorTest {
     /** Five of six bays taken, thirteen wait, eleven are out; invented. */
     @BeforeAll
     static void thirty() {
-        nils = Visitor.signedIn("nils");
+        nils = Visitor.signedIn("nils@second-yard");
         nils.post("/rules/bays", "bays", "Bay 10\nBay 2\nBay 1\nBay 3, lift\nBay 4\nBay 11\n");
         for (int i = 0; i < 29; i++) {
             String job = UUID.randomUUID().toString();
@@ -76,7 +76,7 @@ class FloorTest {
     }
 
     private void open() {
-        screen.signIn("nils").open("/");
+        screen.signIn("nils@second-yard").open("/");
         live();
     }
 

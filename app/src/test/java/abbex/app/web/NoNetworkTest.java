@@ -62,6 +62,13 @@ class NoNetworkTest {
                 .list();
     }
 
+    private static UUID lowline() {
+        return UUID.fromString(Shop.bean(JdbcClient.class)
+                .sql("select shop_id from person where sign_in_name = 'orla'")
+                .query(String.class)
+                .single());
+    }
+
     private static void type(Page page, String corner, String text) {
         page.locator("#in-" + corner).fill(text);
         page.locator("#in-" + corner).press("Enter");
@@ -308,10 +315,7 @@ class NoNetworkTest {
     @Test
     void a_person_deactivated_meanwhile_is_told_and_what_was_typed_stays() {
         People people = Shop.bean(People.class);
-        UUID shop = UUID.fromString(Shop.bean(JdbcClient.class)
-                .sql("select shop_id from person where sign_in_name = 'orla'")
-                .query(String.class)
-                .single());
+        UUID shop = lowline();
         String name = "gone" + System.nanoTime() % 1_000_000;
         Person.Likes likes = people.ofShop(shop).get(0).likes();
         UUID id = people.add(shop, name, "Gone Soon", "GS", Role.TECHNICIAN, Shop.password(), false, likes);
@@ -351,6 +355,52 @@ class NoNetworkTest {
             assertEquals(0, rows(plate).size());
             screen.as("orla");
             page.locator("#notice a").click();
+            assertThat(page.locator("#arch-LF.taken")).isVisible();
+            assertEquals(1, rows(plate).size());
+        }
+    }
+
+    /** Whoever leaves without a network leaves nothing to read; what waits goes under its person's next sign-in. */
+    @Test
+    void signing_out_without_a_network_ends_the_sign_in_and_keeps_what_waits() {
+        People people = Shop.bean(People.class);
+        Person like = people.ofShop(lowline()).get(0);
+        String name = "left" + System.nanoTime() % 1_000_000;
+        people.add(like.shop(), name, "Left Early", "LE", Role.TECHNICIAN, Shop.password(), false, like.likes());
+        try (Screen screen = Screen.desk().signIn(name)) {
+            Page page = screen.page;
+            String plate = receive(screen);
+            String sheet = page.url();
+            Page beside = screen.context.newPage();
+            beside.navigate(sheet);
+            screen.alone(true);
+            type(page, "LF", "14 3/16");
+            assertThat(page.locator("#waits")).isVisible();
+            page.locator("a.who").click();
+            page.locator("#leave").click();
+            assertThat(page.locator("#left")).isVisible();
+            assertThat(page.locator("#leave")).isHidden();
+            assertThat(beside).hasURL(Pattern.compile("/no-network$"));
+            page.goBack();
+            assertThat(page.locator("#in-LF")).hasCount(0);
+            page.navigate(sheet);
+            assertThat(page.locator("#in-LF")).hasCount(0);
+            screen.alone(false);
+            page.navigate(sheet);
+            assertThat(page).hasURL(Pattern.compile("/sign-in$"));
+            assertEquals(0, rows(plate).size());
+            screen.as("jorun");
+            page.navigate(sheet);
+            assertThat(page.locator("#in-LF")).isVisible();
+            assertThat(page.locator("#waits")).isHidden();
+            assertEquals(0, rows(plate).size());
+            screen.context.clearCookies();
+            page.navigate(Shop.address() + "/sign-in");
+            page.getByLabel(Said.by("sign-in.name")).fill(name);
+            page.getByLabel(Said.by("sign-in.password")).fill(Shop.password());
+            page.keyboard().press("Enter");
+            page.waitForURL(Shop.address() + "/");
+            page.navigate(sheet);
             assertThat(page.locator("#arch-LF.taken")).isVisible();
             assertEquals(1, rows(plate).size());
         }
