@@ -129,6 +129,26 @@ class ComputeController {
         return within(request, TruckAnswer::driveline);
     }
 
+    @RequestMapping("/api/v1/compute/setting")
+    ResponseEntity<String> setting(HttpServletRequest request) throws IOException {
+        return within(request, SettingAnswer::of);
+    }
+
+    @RequestMapping("/api/v1/compute/balance")
+    ResponseEntity<String> balance(HttpServletRequest request) throws IOException {
+        return within(request, BalanceAnswer::of);
+    }
+
+    @RequestMapping("/api/v1/compute/settling")
+    ResponseEntity<String> settling(HttpServletRequest request) throws IOException {
+        return within(request, SettlingAnswer::of);
+    }
+
+    @RequestMapping("/api/v1/compute/toe")
+    ResponseEntity<String> toe(HttpServletRequest request) throws IOException {
+        return within(request, ToeAnswer::of);
+    }
+
     /** Each figure fits, and all of them together do not: told in the core's own words. */
     private ResponseEntity<String> within(HttpServletRequest request, Function<JsonNode, Object> compute)
             throws IOException {

@@ -59,7 +59,7 @@ class KeysTest {
                 .query(String.class)
                 .single();
         assertFalse(key.contains(kept) || kept.contains(key.substring(6)));
-        Visitor nils = Visitor.signedIn("nils");
+        Visitor nils = Visitor.signedIn("nils@second-yard");
         assertFalse(nils.get("/keys").body().contains("the desk"));
         assertEquals(
                 404, nils.post("/keys/" + id("the desk's list") + "/revoke").statusCode());

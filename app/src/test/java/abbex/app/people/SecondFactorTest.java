@@ -78,7 +78,7 @@ class SecondFactorTest {
     private static Lead turnedOn() {
         String name = fresh();
         Visitor visitor = Visitor.signedIn(name);
-        Matcher key = Pattern.compile("<b class=\"plate\">([A-Z2-7 ]{39})</b>")
+        Matcher key = Pattern.compile("<b class=\"plate wraps\">([A-Z2-7 ]{39})</b>")
                 .matcher(visitor.get("/account/second").body());
         assertTrue(key.find());
         String secret = key.group(1).replace(" ", "");

@@ -51,6 +51,11 @@ public final class Stacks {
         return Optional.ofNullable(made(sizes).get(height.nm())).map(counts -> stack(sizes, counts));
     }
 
+    /** Every height that can be made, the lowest first, each of the fewest pieces; no piece at all is one. */
+    public static List<Stack> all(List<Size> sizes) {
+        return made(sizes).values().stream().map(counts -> stack(sizes, counts)).toList();
+    }
+
     /** Every height that can be made, in nanometres, with the fewest pieces of each size that make it. */
     private static Map<Long, int[]> made(List<Size> sizes) {
         Map<Long, int[]> made = new TreeMap<>();

@@ -4,7 +4,7 @@ import abbex.core.adjust.Symmetric;
 
 /**
  * A stiff body on four springs, each in series with its tyre, with an anti-roll bar at each end between hubs and body. Linear
- * statics: what a moved perch or a floor that is not level does to the heights, with the load unchanged.
+ * statics: what a moved perch or a floor that is not level does to the heights, with the load unchanged. A ladder frame twists.
  *
  * <p>Axes by ISO 8855: x forward, y left, z up. Corners in the order LF, RF, RR, LR. Lengths in mm, rates in N/mm at the
  * wheel, loads in N. Source: statics of a rigid body, solved for heave, pitch and roll.
@@ -23,6 +23,12 @@ public final class Stance {
     private final double[] tyres;
     private final double frontBar;
     private final double rearBar;
+    private final double twist;
+
+    /** A body that does not twist. */
+    public Stance(double[] x, double[] y, double[] springs, double[] tyres, double frontBar, double rearBar) {
+        this(x, y, springs, tyres, frontBar, rearBar, Double.POSITIVE_INFINITY);
+    }
 
     /**
      * @param x position of each wheel, forward positive
@@ -31,8 +37,12 @@ public final class Stance {
      * @param tyres vertical rates, more than 0; infinite for a rigid tyre
      * @param frontBar rate at one wheel for a unit of difference of the two suspension deflections, 0 without a bar
      * @param rearBar the same in the rear
+     * @param twist moment between the front and the rear half of the body, in N·mm for a radian of difference of their roll;
+     *     infinite for a body that does not twist
      */
-    public Stance(double[] x, double[] y, double[] springs, double[] tyres, double frontBar, double rearBar) {
+    public Stance(
+            double[] x, double[] y, double[] springs, double[] tyres, double frontBar, double rearBar, double twist) {
+        this.twist = twist;
         this.x = x.clone();
         this.y = y.clone();
         this.springs = springs.clone();
@@ -106,14 +116,26 @@ public final class Stance {
         return rate;
     }
 
-    /** Rise of the body over each wheel: heave, pitch and roll for which the load as a whole has not changed. */
+    /** Heave, pitch, roll, and half of the twist either way: the front rolls with it and the rear against it. */
+    private double[][] freedoms() {
+        double[] ones = {1, 1, 1, 1};
+        return Double.isInfinite(twist)
+                ? new double[][] {ones, x, y}
+                : new double[][] {ones, x, y, {y[0] / 2, y[1] / 2, -y[2] / 2, -y[3] / 2}};
+    }
+
+    /** Rise of the body over each wheel: for which the load as a whole has not changed. */
     private double[] body(double[][] stiff, double[] lift) {
-        double[][] freedoms = {{1, 1, 1, 1}, x, y};
-        double[][] normal = new double[3][3];
-        double[] right = new double[3];
+        double[][] freedoms = freedoms();
+        int n = freedoms.length;
+        double[][] normal = new double[n][n];
+        double[] right = new double[n];
         double[] force = Symmetric.times(stiff, lift);
-        for (int i = 0; i < 3; i++) {
-            for (int j = 0; j < 3; j++) {
+        if (n > 3) {
+            normal[3][3] = twist;
+        }
+        for (int i = 0; i < n; i++) {
+            for (int j = 0; j < n; j++) {
                 double[] column = Symmetric.times(stiff, freedoms[j]);
                 for (int c = 0; c < CORNERS; c++) {
                     normal[i][j] += freedoms[i][c] * column[c];
@@ -126,7 +148,9 @@ public final class Stance {
         double[] pose = Symmetric.times(Symmetric.inverse(normal), right);
         double[] body = new double[CORNERS];
         for (int c = 0; c < CORNERS; c++) {
-            body[c] = pose[0] + pose[1] * x[c] + pose[2] * y[c];
+            for (int i = 0; i < n; i++) {
+                body[c] += pose[i] * freedoms[i][c];
+            }
         }
         return body;
     }

@@ -1,0 +1,5 @@
+/** How the load lies on the four wheels. */
+@NullMarked
+package abbex.core.balance;
+
+import org.jspecify.annotations.NullMarked;

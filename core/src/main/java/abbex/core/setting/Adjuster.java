@@ -1,0 +1,95 @@
+package abbex.core.setting;
+
+import abbex.core.kit.Stacks;
+import abbex.core.units.Length;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+
+/**
+ * What can be done at one corner, from where it stands: leaving it always, and no move twice.
+ *
+ * @param options by their move, the lowest first
+ */
+public record Adjuster(List<Option> options) {
+    /** A ring is turned in about a minute a turn once the wheel is off; the wheel takes ten (common practice, from memory). */
+    private static final double WHEEL_MINUTES = 10;
+
+    private static final double TURN_MINUTES = 1;
+    /** A stack is changed with the spring out (common practice, from memory). */
+    private static final double SWAP_MINUTES = 35;
+
+    public Adjuster {
+        options = options.stream()
+                .sorted(Comparator.comparingDouble(Option::move))
+                .toList();
+        if (options.stream().noneMatch(o -> !o.changes() && o.move() == 0)) {
+            throw new IllegalArgumentException("an adjuster that cannot be left alone");
+        }
+    }
+
+    /** Nothing can be done there. */
+    public static Adjuster fixed() {
+        return new Adjuster(List.of(Option.LEAVE));
+    }
+
+    /**
+     * A thread.
+     *
+     * @param pitch rise of the seat in a turn
+     * @param perTurn in how many parts a turn is made: 4 for quarters
+     * @param down parts that are left downwards, 0 or more
+     * @param up parts that are left upwards
+     * @param ratio rise at the wheel for a rise of the seat
+     */
+    public static Adjuster thread(Length pitch, int perTurn, int down, int up, double ratio) {
+        List<Option> options = new ArrayList<>();
+        for (int parts = -down; parts <= up; parts++) {
+            double turns = (double) parts / perTurn;
+            options.add(
+                    parts == 0
+                            ? Option.LEAVE
+                            : new Option(
+                                    pitch.mm() * turns * ratio,
+                                    WHEEL_MINUTES + Math.abs(turns) * TURN_MINUTES,
+                                    new How.Turns(parts, perTurn)));
+        }
+        return new Adjuster(options);
+    }
+
+    /**
+     * A stack of pieces.
+     *
+     * @param sizes with how many there are of each for this corner, those of the present stack counted in
+     * @param present what lies there
+     * @param ratio rise at the wheel for a rise of the seat
+     */
+    public static Adjuster stack(List<Stacks.Size> sizes, List<Length> present, double ratio) {
+        Length height = present.stream().reduce(Length.ZERO, Length::plus);
+        List<Option> options = new ArrayList<>();
+        for (Stacks.Stack stack : Stacks.all(sizes)) {
+            if (stack.height().equals(height)) {
+                continue;
+            }
+            List<Length> out = without(present, stack.pieces());
+            List<Length> in = without(stack.pieces(), present);
+            options.add(new Option(stack.height().minus(height).mm() * ratio, SWAP_MINUTES, new How.Swap(out, in)));
+        }
+        options.add(Option.LEAVE);
+        return new Adjuster(options);
+    }
+
+    private static List<Length> without(List<Length> pieces, List<Length> those) {
+        List<Length> left = new ArrayList<>(pieces);
+        those.forEach(left::remove);
+        return left;
+    }
+
+    double least() {
+        return options.get(0).move();
+    }
+
+    double most() {
+        return options.get(options.size() - 1).move();
+    }
+}

@@ -1,0 +1,28 @@
+package abbex.core.setting;
+
+import abbex.core.units.Length;
+import java.util.List;
+
+/** What is done at one adjuster. */
+public sealed interface How {
+    How LEAVE = new Leave();
+
+    /** Nothing. */
+    record Leave() implements How {}
+
+    /**
+     * Turns of a ring or a bolt.
+     *
+     * @param parts of a turn, up positive
+     * @param perTurn how many parts are a turn
+     */
+    record Turns(int parts, int perTurn) implements How {}
+
+    /** Pieces of a stack, the thickest first. */
+    record Swap(List<Length> out, List<Length> in) implements How {
+        public Swap {
+            out = List.copyOf(out);
+            in = List.copyOf(in);
+        }
+    }
+}
