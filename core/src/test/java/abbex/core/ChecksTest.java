@@ -30,7 +30,10 @@ class ChecksTest {
             "statistics",
             "torque",
             "truck",
-            "motorcycle");
+            "motorcycle",
+            "setting",
+            "balance",
+            "alignment");
 
     /** Rows of a landed chapter whose quantity comes with another chapter. */
     private static final Map<String, String> LATER = Map.of();

@@ -233,7 +233,7 @@ class SheetsTest {
     @Test
     void another_shop_sees_and_writes_nothing() {
         take(orla, "14");
-        Person nils = person(Shop.bean(People.class), "nils");
+        Person nils = person(Shop.bean(People.class), "nils@second-yard");
         assertTrue(sheets.of(nils.shop(), job.id()).sheets().isEmpty());
         assertThrows(
                 EmptyResultDataAccessException.class,
