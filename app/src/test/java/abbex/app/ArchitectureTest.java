@@ -51,6 +51,7 @@ class ArchitectureTest {
             entry(
                     "plan", "form", "arrive", "drawing", "fitment", "ground", "kit", "measure", "page", "people",
                     "prove", "store"),
+            entry("set", "form", "arrive", "kit", "measure", "page", "people", "store"),
             entry("workcard", "form", "arrive", "drawing", "facts", "kit", "page", "people", "store"),
             entry("fitment", "form", "arrive", "drawing", "facts", "page", "people", "store"),
             entry(
@@ -172,6 +173,8 @@ class ArchitectureTest {
             Map.entry("vehicle_measure", "arrive"),
             Map.entry("job", "arrive"),
             Map.entry("job_advertised", "arrive"),
+            Map.entry("setting_value", "set"),
+            Map.entry("setting_move", "set"),
             Map.entry("sheet", "measure"),
             Map.entry("reading", "measure"),
             Map.entry("state_entry", "measure"),
@@ -206,10 +209,10 @@ class ArchitectureTest {
             Map.entry("hand_over_answer", "handover"),
             Map.entry("sheet_printed", "handover"),
             Map.entry("stamp", "store"),
-            Map.entry("withdrawal", "people rules fitment prove ground handover"),
+            Map.entry("withdrawal", "people rules fitment prove ground handover set"),
             Map.entry(
                     "person",
-                    "people account api arrive board demo fitment ground handover measure page prove rules workcard"));
+                    "people account api arrive board demo fitment ground handover measure page prove rules set workcard"));
 
     private static final Pattern TABLE =
             Pattern.compile("\\b(?:from|join|update|into)\\s+([a-z]+(?:_[a-z]+)*)\\b", Pattern.CASE_INSENSITIVE);

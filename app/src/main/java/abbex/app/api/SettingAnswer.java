@@ -61,7 +61,11 @@ final class SettingAnswer {
         Tries.Known known = tries.known();
         double[] wanted = PerCorner.needed(fields, "wantedMm", 0, 3000, "340");
         SettingSolver.Answer solved = SettingSolver.solve(new SettingSolver.Question(
-                known.now(), known.heights(), known.loads(), adjusters(fields), Aim.heights(wanted)));
+                known.now(),
+                known.heights(),
+                known.loads(),
+                adjusters(fields),
+                Aim.heights(wanted).keepingLoads()));
         return answer(solved, known);
     }
 

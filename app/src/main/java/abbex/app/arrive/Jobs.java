@@ -98,6 +98,15 @@ public class Jobs {
         return rows.finished(shop);
     }
 
+    /** Until the present transaction ends, whoever else holds the stay waits: what is counted on it is counted by one at a time. */
+    public void hold(Job job) {
+        jdbc.sql("select id from job where id = :job and shop_id = :shop for update")
+                .param("job", job.id().toString())
+                .param("shop", job.shop().toString())
+                .query(String.class)
+                .optional();
+    }
+
     /** All stays of a stay's vehicle, the first one first. */
     public List<UUID> stays(Job job) {
         return found(job.shop(), job.id()).map(JobRows.Found::stays).orElse(List.of());

@@ -45,6 +45,7 @@ class ScriptController {
             "corner",
             "probing",
             "places",
+            "set",
             "road",
             "ground",
             "plan",

@@ -70,6 +70,7 @@ public class Audit implements StaysSo {
         MARK_DELETED,
         GROUND_DELETED,
         REMEDY_DELETED,
+        SETTING_TAKEN_BACK,
         STEPS_CHANGED,
         ROUND_BEGUN,
         STEPS_UPDATED,

@@ -71,7 +71,7 @@ class DoorsTest {
                         .replace("{sheetId}", Jobs.sheet(theirs))
                         .replace("{code}", "P1")
                         .replaceAll(
-                                "\\{(set|probe|remedy|drive|mark|item|step)}",
+                                "\\{(set|probe|remedy|drive|mark|item|step|move)}",
                                 UUID.randomUUID().toString());
                 assertEquals(404, answer(orla, door, path), door + " " + job);
             }
@@ -81,7 +81,7 @@ class DoorsTest {
                         .replace("{sheetId}", Jobs.sheet(theirs))
                         .replace("{code}", "P1")
                         .replaceAll(
-                                "\\{(set|probe|remedy|drive|mark|item|step)}",
+                                "\\{(set|probe|remedy|drive|mark|item|step|move)}",
                                 UUID.randomUUID().toString());
                 assertEquals(404, answer(orla, door, path), door + " with another shop's sheet");
             }
@@ -242,6 +242,10 @@ class DoorsTest {
             "/jobs/{id}/prove/road/{drive}/withdraw",
             "/jobs/{id}/prove/road/marks",
             "/jobs/{id}/prove/road/marks/{mark}/withdraw",
+            "/jobs/{id}/set",
+            "/jobs/{id}/set/at",
+            "/jobs/{id}/set/turned",
+            "/jobs/{id}/set/{move}/take-back",
             "/jobs/{id}/plan",
             "/jobs/{id}/plan/at",
             "/jobs/{id}/plan/kits",

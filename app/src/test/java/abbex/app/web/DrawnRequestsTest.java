@@ -211,12 +211,25 @@ class DrawnRequestsTest {
                         .query(String.class)
                         .single());
             }
+            // One that can be set.
+            for (String corner : List.of("LF", "RF", "RR", "LR")) {
+                lead.htmx(
+                        "/jobs/" + jobs.get(0) + "/sheets/" + sheets.get(0) + "/readings",
+                        "corner",
+                        corner,
+                        "method",
+                        "HF",
+                        "raw",
+                        "14",
+                        "client",
+                        UUID.randomUUID().toString());
+            }
             Map<String, List<String>> ids = new LinkedHashMap<>();
             ids.put("id", jobs);
             ids.put("sheetId", sheets);
             ids.put("person", List.of(other.toString()));
             ids.put("set", List.of(UUID.randomUUID().toString()));
-            for (String item : List.of("probe", "remedy", "drive", "mark", "item")) {
+            for (String item : List.of("probe", "remedy", "drive", "mark", "item", "move")) {
                 ids.put(item, List.of(UUID.randomUUID().toString()));
             }
             ids.put("code", List.of("P1", "P2"));

@@ -50,6 +50,18 @@ public record Aim(List<Row> rows) {
         return equalGaps(mean - half, mean + half);
     }
 
+    /**
+     * What a Newton that moves onto a wheel counts, in mm, where nobody asked for other loads (ours). Raised across a diagonal, a
+     * stiff body hardly moves over its hubs while its loads do: for a sixteenth of an inch nobody loads a diagonal by a thousand
+     * Newton.
+     */
+    public static final double KEPT_LOAD = 0.03;
+
+    /** Besides, the loads stay as they are. */
+    public Aim keepingLoads() {
+        return andLoads(NONE, KEPT_LOAD);
+    }
+
     /** Besides, a change of load at each wheel, in N; a Newton counts as little as its weight says. */
     public Aim andLoads(double[] more, double weight) {
         List<Row> all = new ArrayList<>(rows);

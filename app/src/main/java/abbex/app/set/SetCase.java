@@ -1,0 +1,208 @@
+package abbex.app.set;
+
+import abbex.app.arrive.Job;
+import abbex.app.arrive.VehicleFacts;
+import abbex.app.measure.SheetData;
+import abbex.core.heights.Height;
+import abbex.core.heights.Method;
+import abbex.core.heights.Reading;
+import abbex.core.setting.Adjuster;
+import abbex.core.setting.Aim;
+import abbex.core.setting.Car;
+import abbex.core.setting.How;
+import abbex.core.setting.SettingSolver;
+import abbex.core.setting.Tries;
+import abbex.core.stance.Stance;
+import abbex.core.units.Length;
+import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.End;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+
+/** A vehicle to be set: how it stands, what was tried, what is wanted. */
+final class SetCase {
+    /** The first of them that all four corners have: those without the tyre before the one with it. */
+    private static final List<Method> WAYS = List.of(Method.HF, Method.RIM, Method.GF);
+
+    /** How a set-down falls, a corner, mm (common practice, from memory). */
+    private static final double SCATTER = 0.5;
+
+    /** Where wheelbase and track were not measured: they move little (ours). */
+    private static final double USUAL_BASE = 2600;
+
+    private static final double USUAL_TRACK = 1500;
+
+    /** Wheel rates are not told here: what is usual, and wide (ours). */
+    private static final Car.Widths WIDE = new Car.Widths(0.35, 0.08, 0.2, 0.6, 0.4);
+
+    /** A bar that was not taken apart, at a wheel, N/mm (common practice, from memory). */
+    private static final double USUAL_BAR = 12;
+
+    private final Job job;
+    private final Settings.Told told;
+    private final SheetData sheet;
+    private final Method method;
+    private final List<Settings.Move> moves;
+
+    private SetCase(Job job, Settings.Told told, SheetData sheet, Method method, List<Settings.Move> moves) {
+        this.job = job;
+        this.told = told;
+        this.sheet = sheet;
+        this.method = method;
+        this.moves = moves;
+    }
+
+    /** Empty until all four corners were measured one way. */
+    static Optional<SetCase> of(Job job, Settings.Told told, Optional<SheetData> newest, List<Settings.Move> all) {
+        return newest.flatMap(sheet -> WAYS.stream()
+                .filter(way -> sheet.heights().complete(way))
+                .findFirst()
+                .map(way -> new SetCase(
+                        job,
+                        told,
+                        sheet,
+                        way,
+                        all.stream()
+                                .filter(m -> m.sheet().equals(sheet.row().id())
+                                        && m.method().equals(way.name()))
+                                .toList())));
+    }
+
+    UUID sheet() {
+        return sheet.row().id();
+    }
+
+    Method method() {
+        return method;
+    }
+
+    List<Settings.Move> moves() {
+        return moves;
+    }
+
+    private Height height(Corner corner) {
+        return sheet.heights().at(corner, method).orElseThrow();
+    }
+
+    /** Heights as they were measured last, mm. */
+    double[] now() {
+        double[] now = new double[Corner.WALK.size()];
+        Arrays.setAll(now, c -> height(Corner.WALK.get(c)).value().mm());
+        return now;
+    }
+
+    long newestReading() {
+        return Corner.WALK.stream().mapToLong(this::nr).max().orElse(0);
+    }
+
+    private long nr(Corner corner) {
+        return height(corner).readings().stream().mapToLong(Reading::nr).max().orElse(0);
+    }
+
+    /** Corners that were not measured since the last thing was turned. */
+    List<Corner> toMeasure() {
+        if (moves.isEmpty()) {
+            return List.of();
+        }
+        long after = moves.get(moves.size() - 1).afterNr();
+        return Corner.WALK.stream().filter(c -> nr(c) <= after).toList();
+    }
+
+    /** Every end has a wish, and something can be turned. */
+    boolean told() {
+        return Arrays.stream(End.values()).allMatch(e -> wanted(e).isPresent())
+                && Arrays.stream(End.values()).anyMatch(e -> SetForm.kind(told, e) != SetForm.Kind.NONE);
+    }
+
+    private Optional<Length> wanted(End end) {
+        String raw = told.text(SetForm.field("wanted", end));
+        return raw.isEmpty() ? Optional.empty() : Optional.of(SetForm.mm(raw));
+    }
+
+    double[] wanted() {
+        double[] wanted = new double[Corner.WALK.size()];
+        Arrays.setAll(
+                wanted, c -> wanted(Corner.WALK.get(c).end()).map(Length::mm).orElse(0.0));
+        return wanted;
+    }
+
+    List<Adjuster> adjusters() {
+        List<Adjuster> all = new ArrayList<>();
+        for (int c = 0; c < Corner.WALK.size(); c++) {
+            int corner = c;
+            List<How> done = moves.stream().map(m -> m.hows().get(corner)).toList();
+            all.add(SetForm.adjuster(told, Corner.WALK.get(c).end(), done));
+        }
+        return all;
+    }
+
+    private Car car() {
+        double base = job.vehicle()
+                        .measure(VehicleFacts.Measure.WHEELBASE)
+                        .map(Length::mm)
+                        .orElse(USUAL_BASE)
+                / 2;
+        double front = track(End.FRONT) / 2;
+        double rear = track(End.REAR) / 2;
+        boolean apart = !told.text(SetForm.LINKS).isEmpty();
+        double[] rates = new double[Corner.WALK.size()];
+        Arrays.fill(rates, Stance.USUAL_WHEEL_RATE);
+        return new Car(
+                new double[] {base, base, -base, -base},
+                new double[] {front, -front, -rear, rear},
+                rates,
+                Stance.USUAL_TYRE_RATE,
+                apart ? 0 : USUAL_BAR,
+                apart ? 0 : USUAL_BAR,
+                Double.POSITIVE_INFINITY,
+                WIDE);
+    }
+
+    private double track(End end) {
+        return job.vehicle()
+                .measure(VehicleFacts.Measure.TRACK.get(end))
+                .map(Length::mm)
+                .orElse(USUAL_TRACK);
+    }
+
+    private Car.Read read() {
+        return method.hubReferenced() ? Car.Read.HUB : Car.Read.GROUND;
+    }
+
+    /** What each adjuster was believed to do before anything was tried. */
+    double[][] before() {
+        return car().heights(read());
+    }
+
+    /** What every try so far says, and where it stands. */
+    Tries.Known known() {
+        double tape = Corner.WALK.stream()
+                .mapToDouble(c -> height(c).estimate().uncertainty().standard())
+                .max()
+                .orElseThrow();
+        Tries tries = new Tries(car(), read(), tape, SCATTER);
+        double[] moved = new double[Corner.WALK.size()];
+        for (Settings.Move move : moves) {
+            tries.add(moved, move.heights());
+            for (int c = 0; c < moved.length; c++) {
+                moved[c] += move.moves()[c];
+            }
+        }
+        if (toMeasure().isEmpty()) {
+            tries.add(moved, now());
+        }
+        return tries.known();
+    }
+
+    SettingSolver.Answer solve(Tries.Known known) {
+        return SettingSolver.solve(new SettingSolver.Question(
+                known.now(),
+                known.heights(),
+                known.loads(),
+                adjusters(),
+                Aim.heights(wanted()).keepingLoads()));
+    }
+}

@@ -1,0 +1,161 @@
+package abbex.app.set;
+
+import abbex.app.arrive.Job;
+import abbex.app.arrive.Jobs;
+import abbex.app.form.Form;
+import abbex.app.measure.Sheets;
+import abbex.app.page.JobHeads;
+import abbex.app.page.Me;
+import abbex.app.page.NotHere;
+import abbex.app.page.Reader;
+import abbex.app.page.Words;
+import abbex.app.people.Person;
+import abbex.core.setting.Adjuster;
+import abbex.core.setting.Option;
+import abbex.core.setting.SettingSolver;
+import abbex.core.setting.Tries;
+import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.End;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
+
+/** Setting: what to turn, one corner turned by hand and the others seen to answer, what was turned, measured again. */
+@Controller
+class SetController {
+    private final Jobs jobs;
+    private final Sheets sheets;
+    private final Settings settings;
+    private final SetWords said;
+    private final JobHeads heads;
+    private final Words words;
+
+    SetController(Jobs jobs, Sheets sheets, Settings settings, SetWords said, JobHeads heads, Words words) {
+        this.jobs = jobs;
+        this.sheets = sheets;
+        this.settings = settings;
+        this.said = said;
+        this.heads = heads;
+        this.words = words;
+    }
+
+    private Job job(Person me, UUID id) {
+        return jobs.find(me.shop(), id).orElseThrow(NotHere::new);
+    }
+
+    @GetMapping("/jobs/{id}/set")
+    ModelAndView set(@Me Person me, @PathVariable UUID id, @RequestParam Map<String, String> parameters) {
+        return page(me, job(me, id), Form.blank(me, words), new Form(me, words, parameters));
+    }
+
+    /** What would come of what is chosen by hand. */
+    @GetMapping("/jobs/{id}/set/at")
+    ModelAndView at(@Me Person me, @PathVariable UUID id, @RequestParam Map<String, String> parameters) {
+        Job job = job(me, id);
+        Reader reader = Reader.of(me);
+        ModelAndView page = new ModelAndView("set :: answer");
+        page.addObject(
+                "view",
+                at(job).filter(SetCase::told)
+                        .map(at -> view(at, new Form(me, words, parameters), reader))
+                        .orElseThrow(NotHere::new));
+        return page;
+    }
+
+    @PostMapping("/jobs/{id}/set")
+    ModelAndView tell(@Me Person me, @PathVariable UUID id, @RequestParam Map<String, String> parameters) {
+        Job job = job(me, id);
+        Form form = new Form(me, words, parameters);
+        Map<String, String> kept = SetForm.read(form);
+        if (form.fits() && settings.tell(me, job, kept, form.edition())) {
+            return back(id);
+        }
+        if (form.fits()) {
+            Settings.Told standing = settings.told(job);
+            if (!form.meanwhile((int) standing.edition(), SetForm.all(standing))) {
+                return back(id);
+            }
+        }
+        return page(me, job, form, Form.blank(me, words));
+    }
+
+    @PostMapping("/jobs/{id}/set/turned")
+    ModelAndView turned(@Me Person me, @PathVariable UUID id, @RequestParam Map<String, String> parameters) {
+        Job job = job(me, id);
+        Form form = new Form(me, words, parameters);
+        SetCase at = at(job).filter(SetCase::told).orElseThrow(NotHere::new);
+        if (!form.has("locked")) {
+            form.problem("locked", "problem.set.locked");
+        }
+        List<Option> chosen = chosen(at, form, at.solve(at.known()).chosen());
+        int before = form.text("done").matches("\\d{1,3}") ? Integer.parseInt(form.text("done")) : 0;
+        if (form.fits() && !settings.turned(me, job, at, chosen, before)) {
+            form.problem("locked", "problem.set.meanwhile");
+        }
+        return form.fits() ? back(id) : page(me, job, form, form);
+    }
+
+    @PostMapping("/jobs/{id}/set/{move}/take-back")
+    ModelAndView takeBack(@Me Person me, @PathVariable UUID id, @PathVariable UUID move) {
+        settings.takeBack(me, job(me, id), move);
+        return back(id);
+    }
+
+    private static ModelAndView back(UUID id) {
+        return new ModelAndView("redirect:/jobs/" + id + "/set");
+    }
+
+    private Optional<SetCase> at(Job job) {
+        return SetCase.of(
+                job, settings.told(job), sheets.of(job.shop(), job.id()).newest(), settings.moves(job));
+    }
+
+    /** What somebody chose at a corner, else what is best. */
+    private static List<Option> chosen(SetCase at, Form by, List<Option> best) {
+        List<Option> chosen = new ArrayList<>();
+        List<Adjuster> adjusters = at.adjusters();
+        for (Corner corner : Corner.WALK) {
+            int c = corner.ordinal();
+            List<Option> options = adjusters.get(c).options();
+            String text = by.text(corner.code());
+            boolean there = text.matches("\\d{1,4}") && Integer.parseInt(text) < options.size();
+            chosen.add(there ? options.get(Integer.parseInt(text)) : best.get(c));
+        }
+        return chosen;
+    }
+
+    private ModelAndView page(Person me, Job job, Form form, Form hand) {
+        Reader reader = Reader.of(me);
+        ModelAndView page = form.on(new ModelAndView("set"));
+        page.addObject("head", heads.head(me.shop(), job.id(), "set", reader));
+        Settings.Told told = settings.told(job);
+        Optional<SetCase> at = at(job);
+        page.addObject("told", told);
+        page.addObject("ends", End.values());
+        page.addObject("kinds", SetForm.Kind.values());
+        page.addObject("four", !job.vehicle().kind().singleTrack());
+        page.addObject("measured", at.isPresent());
+        page.addObject(
+                "sheet",
+                sheets.of(job.shop(), job.id()).newest().map(s -> s.row().id()).orElse(null));
+        page.addObject("way", at.map(a -> words.word(a.method(), reader)).orElse(""));
+        page.addObject("again", at.map(a -> words.list(a.toMeasure(), reader)).orElse(""));
+        page.addObject(
+                "view", at.filter(SetCase::told).map(a -> view(a, hand, reader)).orElse(null));
+        return page;
+    }
+
+    private SetPage view(SetCase at, Form hand, Reader reader) {
+        Tries.Known known = at.known();
+        SettingSolver.Answer best = at.solve(known);
+        return said.page(at, known, best, chosen(at, hand, best.chosen()), reader);
+    }
+}

@@ -1,0 +1,215 @@
+package abbex.app.set;
+
+import abbex.app.page.Numerals;
+import abbex.app.page.Reader;
+import abbex.app.page.Words;
+import abbex.core.setting.How;
+import abbex.core.setting.Option;
+import abbex.core.setting.SettingSolver;
+import abbex.core.setting.Tries;
+import abbex.core.units.Length;
+import abbex.core.vehicle.Corner;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+
+/** What is to be turned and what comes of it, in words. */
+@Service
+class SetWords {
+    /** What nobody would read off a tape, mm: a 64th of an inch. */
+    private static final double SEEN = 0.4;
+
+    private static final double LEARNED = 0.06;
+    private static final double SURE = 1.96;
+
+    private final Words words;
+
+    SetWords(Words words) {
+        this.words = words;
+    }
+
+    SetPage page(SetCase at, Tries.Known known, SettingSolver.Answer best, List<Option> chosen, Reader reader) {
+        double[] moves = chosen.stream().mapToDouble(Option::move).toArray();
+        double[] after = known.now().clone();
+        for (int c = 0; c < after.length; c++) {
+            for (int i = 0; i < moves.length; i++) {
+                after[c] += known.heights()[c][i] * moves[i];
+            }
+        }
+        double[] wanted = at.wanted();
+        List<SetPage.CornerView> corners = new ArrayList<>();
+        for (Corner corner : Corner.WALK) {
+            corners.add(corner(at, known, chosen, after, moves, corner, reader));
+        }
+        return new SetPage(
+                corners,
+                PlateDrawing.of(known.now(), after, wanted),
+                says(at, known, best, after, wanted, reader),
+                tries(at, reader),
+                at.moves().size(),
+                at.moves().isEmpty()
+                        ? null
+                        : at.moves().get(at.moves().size() - 1).id(),
+                work(chosen, reader),
+                spread(after, wanted, reader));
+    }
+
+    private SetPage.CornerView corner(
+            SetCase at,
+            Tries.Known known,
+            List<Option> chosen,
+            double[] after,
+            double[] moves,
+            Corner corner,
+            Reader reader) {
+        int c = corner.ordinal();
+        List<Option> options = at.adjusters().get(c).options();
+        List<SetPage.Choice> list = new ArrayList<>();
+        for (int i = 0; i < options.size(); i++) {
+            list.add(new SetPage.Choice(i, what(options.get(i).how(), reader)));
+        }
+        return new SetPage.CornerView(
+                corner.code(),
+                Words.capital(words.word(corner, reader)),
+                Numerals.html(what(chosen.get(c).how(), reader)),
+                !(chosen.get(c).how() instanceof How.Leave),
+                html(known.now()[c], reader),
+                html(after[c], reader),
+                Numerals.html("± " + Numerals.uncertainty(Length.ofRoundedMm(SURE * known.after(c, moves)), reader)),
+                html(at.wanted()[c], reader),
+                list,
+                options.indexOf(chosen.get(c)));
+    }
+
+    private static String html(double mm, Reader reader) {
+        return Numerals.html(Numerals.text(Length.ofRoundedMm(mm), reader));
+    }
+
+    /** One thing that is done, plain. */
+    String what(How how, Reader reader) {
+        if (how instanceof How.Turns turns) {
+            String n = turns(Math.abs(turns.parts()), turns.perTurn());
+            String many = Math.abs(turns.parts()) > turns.perTurn() ? "set.turns" : "set.turn";
+            return words.say(many + (turns.parts() > 0 ? ".up" : ".down"), reader, "n", n);
+        }
+        if (how instanceof How.Swap swap) {
+            if (swap.out().isEmpty()) {
+                return words.say("set.put-in", reader, "in", pieces(swap.in(), reader));
+            }
+            return swap.in().isEmpty()
+                    ? words.say("set.take-out", reader, "out", pieces(swap.out(), reader))
+                    : words.say("set.swap", reader, "out", pieces(swap.out(), reader), "in", pieces(swap.in(), reader));
+        }
+        return words.say("set.leave", reader);
+    }
+
+    private static String pieces(List<Length> pieces, Reader reader) {
+        return pieces.stream().map(p -> Numerals.text(p, reader)).collect(Collectors.joining(" + "));
+    }
+
+    /** Parts of a turn as people say them: 2 1/4. */
+    static String turns(int parts, int perTurn) {
+        int whole = parts / perTurn;
+        int rest = parts % perTurn;
+        int over = perTurn;
+        while (rest > 0 && rest % 2 == 0) {
+            rest /= 2;
+            over /= 2;
+        }
+        String part = rest == 0 ? "" : rest + "/" + over;
+        return Numerals.typed(whole == 0 && rest > 0 ? part : part.isEmpty() ? "" + whole : whole + " " + part);
+    }
+
+    private String work(List<Option> chosen, Reader reader) {
+        long changes =
+                chosen.stream().filter(o -> !(o.how() instanceof How.Leave)).count();
+        long minutes = Math.round(chosen.stream().mapToDouble(Option::minutes).sum());
+        return changes == 0
+                ? words.say("set.work.none", reader)
+                : words.say(changes == 1 ? "set.work.one" : "set.work", reader, "count", changes, "minutes", minutes);
+    }
+
+    private String spread(double[] after, double[] wanted, Reader reader) {
+        double worst = 0;
+        for (int c = 0; c < after.length; c++) {
+            worst = Math.max(worst, Math.abs(after[c] - wanted[c]));
+        }
+        return words.say("set.spread", reader, "by", Numerals.uncertainty(Length.ofRoundedMm(worst), reader));
+    }
+
+    private List<SetPage.Line> says(
+            SetCase at, Tries.Known known, SettingSolver.Answer best, double[] after, double[] wanted, Reader reader) {
+        List<SetPage.Line> says = new ArrayList<>();
+        // The rows of the heights come first; those of the loads are in N.
+        double body = Arrays.stream(best.body(), 0, Corner.WALK.size())
+                .map(Math::abs)
+                .max()
+                .orElse(0);
+        if (body > SEEN) {
+            says.add(look(
+                    "set.body",
+                    reader,
+                    "by",
+                    Numerals.text(Length.ofRoundedMm(4 * body), reader),
+                    "each",
+                    Numerals.text(Length.ofRoundedMm(body), reader)));
+        }
+        List<Corner> ended = Corner.WALK.stream()
+                .filter(c -> best.atEnd()[c.ordinal()] && Math.abs(best.range()[c.ordinal()]) > SEEN)
+                .toList();
+        if (!ended.isEmpty()) {
+            double most = ended.stream()
+                    .mapToDouble(c -> Math.abs(best.range()[c.ordinal()]))
+                    .max()
+                    .orElse(0);
+            says.add(look(
+                    "set.end",
+                    reader,
+                    "places",
+                    Words.capital(words.list(ended, reader)),
+                    "by",
+                    Numerals.text(Length.ofRoundedMm(most), reader)));
+        }
+        double[][] before = at.before();
+        for (Corner corner : Corner.WALK) {
+            int c = corner.ordinal();
+            double share = known.heights()[c][c] / before[c][c];
+            if (!at.moves().isEmpty() && Math.abs(share - 1) > LEARNED) {
+                says.add(new SetPage.Line(
+                        "open",
+                        words.say("severity.OPEN", reader),
+                        Numerals.html(words.say(
+                                "set.learned",
+                                reader,
+                                "place",
+                                Words.capital(words.word(corner, reader)),
+                                "percent",
+                                Math.round(100 * share)))));
+            }
+        }
+        says.add(new SetPage.Line(
+                "clear", words.say("severity.CLEAR", reader), Numerals.html(spread(after, wanted, reader))));
+        return says;
+    }
+
+    private SetPage.Line look(String key, Reader reader, Object... named) {
+        return new SetPage.Line(
+                "look", words.say("severity.LOOK", reader), Numerals.html(words.say(key, reader, named)));
+    }
+
+    private List<SetPage.TryView> tries(SetCase at, Reader reader) {
+        List<SetPage.TryView> all = new ArrayList<>();
+        for (Settings.Move move : at.moves()) {
+            all.add(new SetPage.TryView(
+                    words.say(all.isEmpty() ? "set.try.first" : "set.try", reader, "n", all.size() + 1),
+                    Arrays.stream(move.heights()).mapToObj(h -> html(h, reader)).toList(),
+                    move.hows().stream()
+                            .map(h -> Numerals.html(what(h, reader)))
+                            .toList(),
+                    move.initials() + ", " + reader.clock(move.at())));
+        }
+        return all;
+    }
+}

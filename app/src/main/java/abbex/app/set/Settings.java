@@ -1,0 +1,203 @@
+package abbex.app.set;
+
+import abbex.app.arrive.Job;
+import abbex.app.arrive.Jobs;
+import abbex.app.people.Audit;
+import abbex.app.people.Person;
+import abbex.app.people.Withdrawals;
+import abbex.app.store.Ids;
+import abbex.app.store.Times;
+import abbex.core.setting.How;
+import abbex.core.setting.Option;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.DoubleStream;
+import java.util.stream.Stream;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What was told of adjusters and wishes, and what was turned since. */
+@Service
+class Settings {
+    private static final String VALUES = """
+            select v.field, v.raw, v.seq from setting_value v
+             where v.shop_id = :shop and v.job_id = :job
+               and v.seq = (select max(n.seq) from setting_value n
+                             where n.shop_id = v.shop_id and n.job_id = v.job_id and n.field = v.field)
+            """;
+
+    private static final String TELL = """
+            insert into setting_value (shop_id, job_id, field, raw, person_id, made_at)
+            values (:shop, :job, :field, :raw, :person, :at)
+            """;
+
+    private static final String MOVES = """
+            select m.id, m.sheet_id, m.method, m.heights, m.after_nr, m.moves, m.hows, m.made_at, p.initials
+              from setting_move m join person p on p.id = m.person_id
+             where m.shop_id = :shop and m.job_id = :job
+               and not exists (select 1 from withdrawal w where w.shop_id = m.shop_id and w.of_id = m.id)
+             order by m.nr
+            """;
+
+    private static final String MOVE = """
+            insert into setting_move (id, shop_id, job_id, sheet_id, method, heights, after_nr, moves, hows, person_id, made_at)
+            values (:id, :shop, :job, :sheet, :method, :heights, :after, :moves, :hows, :person, :at)
+            """;
+
+    private final JdbcClient jdbc;
+    private final Jobs jobs;
+    private final Clock clock;
+    private final Withdrawals withdrawals;
+
+    Settings(JdbcClient jdbc, Jobs jobs, Clock clock, Withdrawals withdrawals) {
+        this.jobs = jobs;
+        this.jdbc = jdbc;
+        this.clock = clock;
+        this.withdrawals = withdrawals;
+    }
+
+    /**
+     * What is told.
+     *
+     * @param edition grows with each change
+     */
+    record Told(Map<String, String> texts, long edition) {
+        public String text(String field) {
+            return texts.getOrDefault(field, "");
+        }
+    }
+
+    Told told(Job job) {
+        Map<String, String> texts = new HashMap<>();
+        long[] edition = {0};
+        jdbc.sql(VALUES)
+                .param("shop", job.shop().toString())
+                .param("job", job.id().toString())
+                .query(row -> {
+                    texts.put(row.getString("field"), row.getString("raw"));
+                    edition[0] = Math.max(edition[0], row.getLong("seq"));
+                });
+        return new Told(texts, edition[0]);
+    }
+
+    /** Keeps what differs from what stands; false, and nothing kept, when it was changed since the page was made. */
+    @Transactional
+    boolean tell(Person by, Job job, Map<String, String> texts, Optional<Integer> from) {
+        jobs.hold(job);
+        Told standing = told(job);
+        if (from.isPresent() && from.get() != standing.edition()) {
+            return false;
+        }
+        texts.forEach((field, raw) -> {
+            if (!raw.equals(standing.text(field))) {
+                jdbc.sql(TELL)
+                        .param("shop", job.shop().toString())
+                        .param("job", job.id().toString())
+                        .param("field", field)
+                        .param("raw", raw)
+                        .param("person", by.id().toString())
+                        .param("at", Times.column(clock.instant()))
+                        .update();
+            }
+        });
+        return true;
+    }
+
+    /**
+     * What was turned.
+     *
+     * @param heights before it, mm
+     * @param afterNr the newest reading then
+     * @param moves at the wheel as believed, mm
+     * @param hows what was done at each corner
+     */
+    record Move(
+            UUID id,
+            UUID sheet,
+            String method,
+            double[] heights,
+            long afterNr,
+            double[] moves,
+            List<How> hows,
+            Instant at,
+            String initials) {}
+
+    List<Move> moves(Job job) {
+        return jdbc.sql(MOVES)
+                .param("shop", job.shop().toString())
+                .param("job", job.id().toString())
+                .query((row, n) -> new Move(
+                        Ids.id(row, "id"),
+                        Ids.id(row, "sheet_id"),
+                        row.getString("method"),
+                        numbers(row.getString("heights")),
+                        row.getLong("after_nr"),
+                        numbers(row.getString("moves")),
+                        Stream.of(row.getString("hows").split(" "))
+                                .map(Hows::of)
+                                .toList(),
+                        Times.instant(row, "made_at"),
+                        row.getString("initials")))
+                .list();
+    }
+
+    /**
+     * Keeps what was turned, once for a state: false when somebody else turned meanwhile.
+     *
+     * @param before how many moves stood when the page was made
+     */
+    @Transactional
+    boolean turned(Person by, Job job, SetCase at, List<Option> chosen, int before) {
+        jobs.hold(job);
+        if (moves(job).size() != before) {
+            return false;
+        }
+        jdbc.sql(MOVE)
+                .param("id", Ids.fresh().toString())
+                .param("shop", job.shop().toString())
+                .param("job", job.id().toString())
+                .param("sheet", at.sheet().toString())
+                .param("method", at.method().name())
+                .param("heights", text(at.now()))
+                .param("after", at.newestReading())
+                .param("moves", text(chosen.stream().mapToDouble(Option::move).toArray()))
+                .param("hows", chosen.stream().map(o -> Hows.code(o.how())).collect(Collectors.joining(" ")))
+                .param("person", by.id().toString())
+                .param("at", Times.column(clock.instant()))
+                .update();
+        return true;
+    }
+
+    /** Takes the last one back. */
+    @Transactional
+    void takeBack(Person by, Job job, UUID move) {
+        List<Move> all = moves(job);
+        if (!all.isEmpty() && all.get(all.size() - 1).id().equals(move)) {
+            withdrawals.add(
+                    by,
+                    job.vehicle().id(),
+                    move,
+                    Audit.What.SETTING_TAKEN_BACK,
+                    job.vehicle().plate());
+        }
+    }
+
+    private static double[] numbers(String text) {
+        return Arrays.stream(text.split(" ")).mapToDouble(Double::parseDouble).toArray();
+    }
+
+    private static String text(double[] numbers) {
+        List<String> all = new ArrayList<>();
+        DoubleStream.of(numbers).forEach(v -> all.add(String.format(java.util.Locale.ROOT, "%.4f", v)));
+        return String.join(" ", all);
+    }
+}
