@@ -89,6 +89,7 @@ class ArchitectureTest {
                     "measure",
                     "people",
                     "prove",
+                    "set",
                     "workcard",
                     "rules",
                     "store"));

@@ -43,6 +43,7 @@ final class DemoJob {
     final List<List<String>> low = new ArrayList<>();
     final Map<String, Profile> grounds = new LinkedHashMap<>();
     final List<Map<String, String>> kits = new ArrayList<>();
+    final Map<String, String> setup = new LinkedHashMap<>();
     RoadTests.@Nullable Far drive;
     String kit = "";
     String front = "";
@@ -142,12 +143,24 @@ final class DemoJob {
     DemoJob fits(String kitName, String fields) {
         Map<String, String> told = new LinkedHashMap<>();
         told.put("NAME", kitName);
-        for (String field : fields.strip().split("\\s*;\\s*")) {
+        told.putAll(fields(fields));
+        kits.add(told);
+        return this;
+    }
+
+    /** What there is to turn, by the names of the setup's fields. */
+    DemoJob set(String fields) {
+        setup.putAll(fields(fields));
+        return this;
+    }
+
+    private static Map<String, String> fields(String text) {
+        Map<String, String> told = new LinkedHashMap<>();
+        for (String field : text.strip().split("\\s*;\\s*")) {
             String[] both = field.split("=", 2);
             told.put(both[0].strip(), both[1].strip());
         }
-        kits.add(told);
-        return this;
+        return told;
     }
 
     /** Something low: kind, name, from the front axle (positive ahead), over the floor. */

@@ -21,6 +21,7 @@ import abbex.app.prove.MeasuredGaps;
 import abbex.app.prove.RoadTests;
 import abbex.app.rules.Rules;
 import abbex.app.rules.Typed;
+import abbex.app.set.Settings;
 import abbex.app.store.FirstShop;
 import abbex.app.store.Ids;
 import abbex.app.workcard.WorkedCard;
@@ -71,6 +72,7 @@ class DemoShop implements FirstShop {
     private final LowPoints lows;
     private final Kits kits;
     private final WorkedCard worked;
+    private final Settings settings;
     private final RideHeights heights;
     private final HandOver handOver;
     private final Clock clock;
@@ -87,6 +89,7 @@ class DemoShop implements FirstShop {
             LowPoints lows,
             Kits kits,
             WorkedCard worked,
+            Settings settings,
             RideHeights heights,
             Rules rules,
             HandOver handOver,
@@ -98,6 +101,7 @@ class DemoShop implements FirstShop {
         this.lows = lows;
         this.kits = kits;
         this.worked = worked;
+        this.settings = settings;
         this.heights = heights;
         this.rules = rules;
         this.people = people;
@@ -250,6 +254,9 @@ class DemoShop implements FirstShop {
             UUID saved = kits.tell(by, job, id, standing.values().with(KitText.read(told)), Optional.empty())
                     .orElseThrow();
             first = first == null ? saved : first;
+        }
+        if (!story.setup.isEmpty()) {
+            settings.tell(by, job, story.setup, Optional.empty());
         }
         if (story.carded > 0) {
             worked.begin(by, job, Set.of("lift"), story.carded);

@@ -104,6 +104,11 @@ final class DemoStories {
                 .after(HF, "13", "13 1/2", "13 1/2", "13 9/16")
                 .after(RIM, "22 1/4", "22 1/4", "22 3/4", "22 13/16")
                 .after(FG, "5 1/8", "5 1/8", "5 13/16", "5 13/16")
+                .set("""
+                        kindFRONT = THREAD; pitchFRONT = 2 mm; partsFRONT = 4; upFRONT = 6; downFRONT = 8;
+                        ratioFRONT = 0.95; wantedFRONT = 13 1/4 in; kindREAR = STACK; sizesREAR = 3x3 mm, 2x5 mm;
+                        thereREAR = 5 mm; ratioREAR = 0.9; wantedREAR = 13 1/2 in; links = apart
+                        """)
                 .fits("height-adjustable coilovers", """
                         CONDITION = with its own dampers; PRICE = 1,240; DAYS = here;
                         HOURS = 5; FRONT_OLD_RATE = 50 N/mm; FRONT_OLD_FREE = 300 mm;

@@ -27,7 +27,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** What was told of adjusters and wishes, and what was turned since. */
 @Service
-class Settings {
+public class Settings {
     private static final String VALUES = """
             select v.field, v.raw, v.seq from setting_value v
              where v.shop_id = :shop and v.job_id = :job
@@ -91,7 +91,7 @@ class Settings {
 
     /** Keeps what differs from what stands; false, and nothing kept, when it was changed since the page was made. */
     @Transactional
-    boolean tell(Person by, Job job, Map<String, String> texts, Optional<Integer> from) {
+    public boolean tell(Person by, Job job, Map<String, String> texts, Optional<Integer> from) {
         jobs.hold(job);
         Told standing = told(job);
         if (from.isPresent() && from.get() != standing.edition()) {
