@@ -98,8 +98,7 @@ class SecondController {
             @RequestParam(defaultValue = "") String code,
             HttpServletRequest request,
             HttpSession session) {
-        Form form = Form.blank(me, words);
-        this.present.both(me, present, code, form, request);
+        Form form = asked(me, present, code, request);
         if (!form.fits()) {
             return page(me, form, session);
         }
@@ -114,14 +113,20 @@ class SecondController {
             @RequestParam(defaultValue = "") String code,
             HttpServletRequest request,
             HttpSession session) {
-        Form form = Form.blank(me, words);
-        this.present.both(me, present, code, form, request);
+        Form form = asked(me, present, code, request);
         if (!form.fits()) {
             return page(me, form, session);
         }
         second.off(me);
         audit.add(me, Audit.What.SECOND_FACTOR_OFF, "");
         return new ModelAndView("redirect:/account?second");
+    }
+
+    /** Password and code, told at their fields when they are wrong. */
+    private Form asked(Person me, String password, String code, HttpServletRequest request) {
+        Form form = Form.blank(me, words);
+        present.both(me, password, code, form, request);
+        return form;
     }
 
     /** The page that answers is the only place where they are ever seen. */

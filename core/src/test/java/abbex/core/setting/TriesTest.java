@@ -117,59 +117,96 @@ class TriesTest {
         }
     }
 
-    /** A small part of what bench measures in full: with learning the second try comes nearer than without. */
-    @Test
-    void the_second_try_lands_and_learning_helps() {
-        Random random = new Random(13);
-        List<Double> learned = new ArrayList<>();
-        List<Double> plain = new ArrayList<>();
-        Adjuster thread = Adjuster.thread(Length.ofMm(2), 4, 80, 80, 1);
+    /** Cars whose bars are not apart, on a frame that gives a little. */
+    private static Car barred() {
         Car car = believed();
-        for (int n = 0; n < 150; n++) {
-            double[][] truth = car.response(off(random, car, 1), Car.Read.HUB).heights();
-            double[] start = random.doubles(4, 340, 360).toArray();
-            Aim aim = Aim.equalGaps(325, 330);
-            double best = worst(start, truth, aim, thread);
-            for (boolean learns : new boolean[] {true, false}) {
-                Random noise = new Random(n);
-                double[] moved = new double[4];
-                Tries tries = new Tries(car, Car.Read.HUB, TAPE, SCATTER);
-                for (int attempt = 0; attempt < 2; attempt++) {
-                    double[] seen = read(noise, plus(start, truth, moved), SIXTEENTH, SCATTER);
-                    tries.add(moved, seen);
-                    Tries.Known known = tries.known();
-                    SettingSolver.Answer answer = SettingSolver.solve(new SettingSolver.Question(
-                            learns ? known.now() : seen,
-                            learns ? known.heights() : car.heights(Car.Read.HUB),
-                            car.loads(),
-                            List.of(thread, thread, thread, thread),
-                            aim));
-                    for (int i = 0; i < 4; i++) {
-                        moved[i] += answer.chosen().get(i).move();
-                    }
-                }
-                double[] left = plus(start, truth, moved);
-                (learns ? learned : plain).add(worstOf(left) - best);
-            }
-        }
-        double near = learned.stream().filter(w -> w <= 25.4 * 3 / 32).count() / (double) learned.size();
-        assertTrue(near >= 0.9, near + " within 3/32 in of what can be reached");
-        assertTrue(mean(learned) <= mean(plain), mean(learned) + " learned, " + mean(plain) + " plain");
+        return new Car(car.x(), car.y(), car.springs(), car.tyre(), 12, 8, 4e8, car.widths());
     }
 
-    private static double worst(double[] start, double[][] truth, Aim aim, Adjuster each) {
-        SettingSolver.Answer best = SettingSolver.solve(
-                new SettingSolver.Question(start, truth, believed().loads(), List.of(each, each, each, each), aim));
-        return worstOf(best.after());
+    private static final double[] TARGET = {325, 325, 330, 330};
+
+    /**
+     * Cars that differ from what is believed of them by the widths of rates, adjusters, tyre, bars and twist (half as wide again
+     * in the second run), a sixteenth's tape, half a millimetre of scatter a corner. {@code -Dabbex.cars=1000} for all of it.
+     */
+    @Test
+    void the_second_try_lands_and_learning_helps() {
+        int cars = Integer.getInteger("abbex.cars", 150);
+        for (double times : new double[] {1, 1.5}) {
+            Random random = new Random(13);
+            List<Double> worst = new ArrayList<>();
+            List<Double> corners = new ArrayList<>();
+            List<Double> plain = new ArrayList<>();
+            for (int n = 0; n < cars; n++) {
+                Car car = barred();
+                double[][] truth =
+                        car.response(off(random, car, times), Car.Read.HUB).heights();
+                double[] start = random.doubles(4, 335, 345).toArray();
+                double best = worstOf(best(start, truth));
+                double[] learned = after(car, start, truth, true, n);
+                worst.add(worstOf(learned) - best);
+                for (int c = 0; c < 4; c++) {
+                    corners.add(Math.abs(learned[c] - TARGET[c]) - Math.abs(best(start, truth)[c] - TARGET[c]));
+                }
+                plain.add(worstOf(after(car, start, truth, false, n)) - best);
+            }
+            double near = share(worst, 25.4 * 3 / 32);
+            double nearer = share(worst, 25.4 / 16);
+            corners.sort(null);
+            double middle = corners.get(corners.size() / 2);
+            System.out.printf(
+                    "%d cars, %.1f times as wide: within 3/32 in %.3f, 1/16 in %.3f, middle corner %.2f mm, worst in mean %.2f, without learning %.2f%n",
+                    cars, times, near, nearer, middle, mean(worst), mean(plain));
+            if (times == 1) {
+                assertTrue(near >= 0.93 && nearer >= 0.74, near + " within 3/32 in, " + nearer + " within 1/16 in");
+                assertTrue(middle <= 25.4 / 32, middle + " mm");
+            }
+            assertTrue(mean(worst) < mean(plain), mean(worst) + " learned, " + mean(plain) + " plain");
+        }
+    }
+
+    private static final Adjuster THREAD = Adjuster.thread(Length.ofMm(2), 4, 80, 80, 1);
+    private static final List<Adjuster> THREADS = List.of(THREAD, THREAD, THREAD, THREAD);
+    private static final Aim AIM = Aim.heights(TARGET).keepingLoads();
+
+    /** Where the car stands after two tries. */
+    private static double[] after(Car car, double[] start, double[][] truth, boolean learns, int n) {
+        Random noise = new Random(n);
+        double[] moved = new double[4];
+        Tries tries = new Tries(car, Car.Read.HUB, TAPE, SCATTER);
+        for (int attempt = 0; attempt < 2; attempt++) {
+            double[] seen = read(noise, plus(start, truth, moved), SIXTEENTH, SCATTER);
+            tries.add(moved, seen);
+            Tries.Known known = tries.known();
+            SettingSolver.Answer answer = SettingSolver.solve(new SettingSolver.Question(
+                    learns ? known.now() : seen,
+                    learns ? known.heights() : car.heights(Car.Read.HUB),
+                    car.loads(),
+                    THREADS,
+                    AIM));
+            for (int i = 0; i < 4; i++) {
+                moved[i] += answer.chosen().get(i).move();
+            }
+        }
+        return plus(start, truth, moved);
+    }
+
+    /** What could be reached by whoever knew the car. */
+    private static double[] best(double[] start, double[][] truth) {
+        return SettingSolver.solve(new SettingSolver.Question(start, truth, barred().loads(), THREADS, AIM))
+                .after();
     }
 
     private static double worstOf(double[] heights) {
-        double[] wanted = {325, 325, 330, 330};
         double worst = 0;
         for (int c = 0; c < 4; c++) {
-            worst = Math.max(worst, Math.abs(heights[c] - wanted[c]));
+            worst = Math.max(worst, Math.abs(heights[c] - TARGET[c]));
         }
         return worst;
+    }
+
+    private static double share(List<Double> all, double most) {
+        return all.stream().filter(w -> w <= most).count() / (double) all.size();
     }
 
     private static double mean(List<Double> all) {
