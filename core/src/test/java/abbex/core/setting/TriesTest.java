@@ -141,7 +141,7 @@ class TriesTest {
                 Car car = barred();
                 double[][] truth =
                         car.response(off(random, car, times), Car.Read.HUB).heights();
-                double[] start = random.doubles(4, 335, 345).toArray();
+                double[] start = start(random);
                 double best = worstOf(best(start, truth));
                 double[] learned = after(car, start, truth, true, n);
                 worst.add(worstOf(learned) - best);
@@ -160,12 +160,26 @@ class TriesTest {
             if (times == 1) {
                 assertTrue(near >= 0.93 && nearer >= 0.74, near + " within 3/32 in, " + nearer + " within 1/16 in");
                 assertTrue(middle <= 25.4 / 32, middle + " mm");
+                assertTrue(mean(worst) < mean(plain), mean(worst) + " learned, " + mean(plain) + " plain");
             }
-            assertTrue(mean(worst) < mean(plain), mean(worst) + " learned, " + mean(plain) + " plain");
         }
     }
 
-    private static final Adjuster THREAD = Adjuster.thread(Length.ofMm(2), 4, 80, 80, 1);
+    /** Set down an inch or so too high, as coilovers come out of the box: ends, sides and a little of the diagonal apart. */
+    private static double[] start(Random random) {
+        double high = 345 + 20 * random.nextDouble();
+        double end = 4 * random.nextGaussian();
+        double side = 2 * random.nextGaussian();
+        double diagonal = random.nextGaussian();
+        return new double[] {
+            high + end + side + diagonal,
+            high + end - side - diagonal,
+            high - end - side + diagonal,
+            high - end + side - diagonal
+        };
+    }
+
+    private static final Adjuster THREAD = Adjuster.thread(Length.ofMm(2), 4, 160, 160, 1);
     private static final List<Adjuster> THREADS = List.of(THREAD, THREAD, THREAD, THREAD);
     private static final Aim AIM = Aim.heights(TARGET).keepingLoads();
 
