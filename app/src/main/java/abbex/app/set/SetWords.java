@@ -21,6 +21,7 @@ class SetWords {
     /** What nobody would read off a tape, mm: a 64th of an inch. */
     private static final double SEEN = 0.4;
 
+    private static final long NM_PER_MM = 1_000_000;
     private static final double LEARNED = 0.06;
     private static final double SURE = 1.96;
 
@@ -105,8 +106,14 @@ class SetWords {
         return words.say("set.leave", reader);
     }
 
+    /** By the size that is stamped on it: one of whole millimetres is called by them on both sides of the ocean. */
     private static String pieces(List<Length> pieces, Reader reader) {
-        return pieces.stream().map(p -> Numerals.text(p, reader)).collect(Collectors.joining(" + "));
+        return pieces.stream().map(p -> piece(p, reader)).collect(Collectors.joining(" + "));
+    }
+
+    private static String piece(Length thick, Reader reader) {
+        long mm = thick.nm() / NM_PER_MM;
+        return mm * NM_PER_MM == thick.nm() ? mm + "\u00a0mm" : Numerals.text(thick, reader);
     }
 
     /** Parts of a turn as people say them: 2 1/4. */
