@@ -39,6 +39,8 @@ final class SettingAnswer {
     private static final List<String> PIECE = List.of("mm");
     private static final int MOST_TRIES = 20;
     private static final int MOST_PARTS = 400;
+    /** What can be made of the sizes there are, before it is made. */
+    private static final long MOST_STACKS = 4096;
 
     private SettingAnswer() {}
 
@@ -110,6 +112,10 @@ final class SettingAnswer {
                         Length.ofRoundedMm(KitAnswer.needed(size, "mm", 0.1, 200, "5")),
                         whole(size, "pieces", 0, 4, 1)))
                 .toList();
+        long stacks = all.stream().mapToLong(size -> size.pieces() + 1).reduce(1, (a, b) -> a * b);
+        if (stacks > MOST_STACKS) {
+            throw ApiProblem.of(422, "api.many", "field", of.at("sizes"), "count", stacks, "most", MOST_STACKS);
+        }
         List<Length> present = of.list("present", PIECE, 16).stream()
                 .map(piece -> Length.ofRoundedMm(KitAnswer.needed(piece, "mm", 0.1, 200, "5")))
                 .toList();

@@ -5,6 +5,8 @@ import abbex.app.store.FreeTexts;
 import abbex.app.store.TextColumn;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.context.event.EventListener;
@@ -16,8 +18,14 @@ import tools.jackson.databind.json.JsonMapper;
 /** What was deleted of a customer goes from sheets that left, too; their papers say so. */
 @Service
 class FrozenTexts {
-    /** What is shorter would be found in the middle of other words. */
-    private static final int LEAST = 3;
+    /** What is shorter, or one word, may be a word of the sheet itself: it goes only where it stands alone. */
+    private static final int LONG = 12;
+
+    /** Text of a page, between its tags. */
+    static final Pattern TEXT = Pattern.compile("(?<=>)[^<>]+(?=<)");
+
+    /** Text of a record: what stands between quotes, and is no name of a field and no kind. */
+    static final Pattern VALUE = Pattern.compile("(?<=[\\[,:]\")(?<!\"kind\":\")(?:[^\"\\\\]|\\\\.)*(?=\"[,\\]}])");
 
     private final JdbcClient jdbc;
 
@@ -37,10 +45,8 @@ class FrozenTexts {
             String facts = frozen.facts();
             String body = frozen.body();
             for (Map.Entry<String, String> gone : blanked.gone().entrySet()) {
-                if (gone.getKey().length() >= LEAST) {
-                    facts = facts.replace(json(gone.getKey()), json(gone.getValue()));
-                    body = body.replace(html(gone.getKey()), html(gone.getValue()));
-                }
+                facts = without(VALUE, facts, json(gone.getKey()), json(gone.getValue()));
+                body = without(TEXT, body, html(gone.getKey()), html(gone.getValue()));
             }
             if (!facts.equals(frozen.facts()) || !body.equals(frozen.body())) {
                 jdbc.sql("update handed_over set facts = :facts, body = :body where id = :id")
@@ -50,6 +56,22 @@ class FrozenTexts {
                         .update();
             }
         }
+    }
+
+    /** Never a tag, a code or a part of a word. */
+    static String without(Pattern where, String all, String text, String instead) {
+        if (text.isBlank()) {
+            return all;
+        }
+        boolean anywhere = text.length() >= LONG && text.contains(" ");
+        Pattern whole = Pattern.compile("(?<![\\p{L}\\p{N}])" + Pattern.quote(text) + "(?![\\p{L}\\p{N}])");
+        return where.matcher(all).replaceAll(found -> {
+            String left = found.group();
+            String now = anywhere
+                    ? whole.matcher(left).replaceAll(Matcher.quoteReplacement(instead))
+                    : left.strip().equals(text) ? instead : left;
+            return Matcher.quoteReplacement(now);
+        });
     }
 
     private static String json(String text) {

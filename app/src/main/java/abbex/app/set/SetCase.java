@@ -45,14 +45,18 @@ final class SetCase {
     private final Settings.Told told;
     private final SheetData sheet;
     private final Method method;
+    private final List<Settings.Move> all;
     private final List<Settings.Move> moves;
 
-    private SetCase(Job job, Settings.Told told, SheetData sheet, Method method, List<Settings.Move> moves) {
+    private SetCase(Job job, Settings.Told told, SheetData sheet, Method method, List<Settings.Move> all) {
         this.job = job;
         this.told = told;
         this.sheet = sheet;
         this.method = method;
-        this.moves = moves;
+        this.all = all;
+        this.moves = all.stream()
+                .filter(m -> m.sheet().equals(sheet.row().id()) && m.method().equals(method.name()))
+                .toList();
     }
 
     /** Empty until all four corners were measured one way. */
@@ -60,15 +64,7 @@ final class SetCase {
         return newest.flatMap(sheet -> WAYS.stream()
                 .filter(way -> sheet.heights().complete(way))
                 .findFirst()
-                .map(way -> new SetCase(
-                        job,
-                        told,
-                        sheet,
-                        way,
-                        all.stream()
-                                .filter(m -> m.sheet().equals(sheet.row().id())
-                                        && m.method().equals(way.name()))
-                                .toList())));
+                .map(way -> new SetCase(job, told, sheet, way, all)));
     }
 
     UUID sheet() {
@@ -79,8 +75,14 @@ final class SetCase {
         return method;
     }
 
+    /** What was turned between measurements of this sheet. */
     List<Settings.Move> moves() {
         return moves;
+    }
+
+    /** How often anything was turned on this stay: the rings stand where all of it left them. */
+    int turnedInAll() {
+        return all.size();
     }
 
     private Height height(Corner corner) {
@@ -111,10 +113,9 @@ final class SetCase {
         return Corner.WALK.stream().filter(c -> nr(c) <= after).toList();
     }
 
-    /** Every end has a wish, and something can be turned. */
+    /** Something can be turned; the form asks for the height of an end that can. */
     boolean told() {
-        return Arrays.stream(End.values()).allMatch(e -> wanted(e).isPresent())
-                && Arrays.stream(End.values()).anyMatch(e -> SetForm.kind(told, e) != SetForm.Kind.NONE);
+        return Arrays.stream(End.values()).anyMatch(e -> SetForm.kind(told, e) != SetForm.Kind.NONE);
     }
 
     private Optional<Length> wanted(End end) {
@@ -122,21 +123,23 @@ final class SetCase {
         return raw.isEmpty() ? Optional.empty() : Optional.of(SetForm.mm(raw));
     }
 
+    /** Where nothing is said the heights stay as they are. */
     double[] wanted() {
         double[] wanted = new double[Corner.WALK.size()];
+        double[] now = now();
         Arrays.setAll(
-                wanted, c -> wanted(Corner.WALK.get(c).end()).map(Length::mm).orElse(0.0));
+                wanted, c -> wanted(Corner.WALK.get(c).end()).map(Length::mm).orElse(now[c]));
         return wanted;
     }
 
     List<Adjuster> adjusters() {
-        List<Adjuster> all = new ArrayList<>();
+        List<Adjuster> corners = new ArrayList<>();
         for (int c = 0; c < Corner.WALK.size(); c++) {
             int corner = c;
-            List<How> done = moves.stream().map(m -> m.hows().get(corner)).toList();
-            all.add(SetForm.adjuster(told, Corner.WALK.get(c).end(), done));
+            List<How> done = all.stream().map(m -> m.hows().get(corner)).toList();
+            corners.add(SetForm.adjuster(told, Corner.WALK.get(c).end(), done));
         }
-        return all;
+        return corners;
     }
 
     private Car car() {

@@ -95,8 +95,14 @@ class SetController {
         if (!form.has("locked")) {
             form.problem("locked", "problem.set.locked");
         }
-        List<Option> chosen = chosen(at, form, at.solve(at.known()).chosen());
         int before = form.text("done").matches("\\d{1,3}") ? Integer.parseInt(form.text("done")) : 0;
+        if (form.fits() && before != at.turnedInAll()) {
+            form.problem("locked", "problem.set.meanwhile");
+        }
+        if (form.fits() && !at.toMeasure().isEmpty()) {
+            form.problem("locked", "problem.set.measure", "places", words.list(at.toMeasure(), Reader.of(me)));
+        }
+        List<Option> chosen = chosen(at, form, at.solve(at.known()).chosen());
         if (form.fits() && !settings.turned(me, job, at, chosen, before)) {
             form.problem("locked", "problem.set.meanwhile");
         }

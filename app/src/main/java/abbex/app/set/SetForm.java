@@ -60,12 +60,12 @@ final class SetForm {
                     field("pitch", end),
                     kind == Kind.THREAD
                             ? length(form, field("pitch", end), COARSEST, true)
-                            : form.text(field("pitch", end)));
+                            : readable(form.text(field("pitch", end))));
             String parts = form.text(field("parts", end), USUAL_PARTS);
             kept.put(field("parts", end), PARTS.contains(parts) ? parts : USUAL_PARTS);
             kept.put(field("up", end), turns(form, field("up", end), kind));
             kept.put(field("down", end), turns(form, field("down", end), kind));
-            kept.put(field("ratio", end), ratio(form, field("ratio", end)));
+            kept.put(field("ratio", end), ratio(form, field("ratio", end), kind));
             kept.put(field("sizes", end), pieces(form, field("sizes", end), kind, true));
             kept.put(field("there", end), pieces(form, field("there", end), kind, false));
         }
@@ -101,11 +101,17 @@ final class SetForm {
         return read ? text : "";
     }
 
-    private static String ratio(Form form, String field) {
-        if (!form.text(field).isEmpty()) {
-            form.number(field, LEAST_RATIO, MOST_RATIO);
+    private static String ratio(Form form, String field, Kind kind) {
+        String text = form.text(field);
+        if (text.isEmpty() || kind == Kind.NONE) {
+            return "";
         }
-        return form.text(field);
+        form.number(field, LEAST_RATIO, MOST_RATIO);
+        return text;
+    }
+
+    private static String readable(String length) {
+        return mm(length).sign() > 0 ? length : "";
     }
 
     private static String pieces(Form form, String field, Kind kind, boolean needed) {

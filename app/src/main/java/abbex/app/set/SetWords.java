@@ -49,7 +49,7 @@ class SetWords {
                 PlateDrawing.of(known.now(), after, wanted),
                 says(at, known, best, after, wanted, reader),
                 tries(at, reader),
-                at.moves().size(),
+                at.turnedInAll(),
                 at.moves().isEmpty()
                         ? null
                         : at.moves().get(at.moves().size() - 1).id(),

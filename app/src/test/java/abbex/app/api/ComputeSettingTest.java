@@ -71,6 +71,12 @@ class ComputeSettingTest {
         refused("setting", "adjusters.LF.up", parts + "{\"LF\":{\"pitchMm\":2,\"up\":2.5}}}");
         refused("setting", "adjusters", parts + "null}");
         refused("setting", "wantedMm", "{\"tries\":[{\"heightsMm\":" + four("345") + "}],\"adjusters\":{}}");
+        String sizes = "{\"LF\":{\"sizes\":[" + "{\"mm\":3,\"pieces\":4},".repeat(7) + "{\"mm\":3,\"pieces\":4}]}}}";
+        assertTrue(ask("setting", parts + sizes, 422).get("detail").asString().contains("4096"));
+        // Steps far finer than anybody can tell: as many alike as anybody likes, and an answer all the same.
+        String fine = "{\"pitchMm\":0.1,\"perTurn\":64,\"up\":400,\"down\":400}";
+        JsonNode found = ask("setting", parts + four(fine) + "}", 200);
+        assertTrue(found.get("looked").asLong() < 1_500_000, found.get("looked").asString());
         JsonNode fixed = ask("setting", parts + "{}}", 200);
         assertEquals(0, fixed.get("changes").asInt());
         assertEquals(5, fixed.at("/corners/LF/missMm").asDouble(), 1e-9);

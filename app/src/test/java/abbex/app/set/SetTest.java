@@ -210,6 +210,47 @@ class SetTest {
                         .single());
     }
 
+    /** The rings stand where all of it left them, whatever sheet is measured on; and nothing is turned twice on one measurement. */
+    @Test
+    void another_sheet_goes_on_from_where_the_rings_stand() {
+        String job = received(345, 345, 343, 343);
+        orla.post("/jobs/" + job + "/set", with(SETUP, "downFRONT", "3"));
+        String turned = "/jobs/" + job + "/set/turned";
+        assertEquals(
+                302,
+                orla.post(turned, "done", "0", "locked", "true", "LF", "0", "RF", "0")
+                        .statusCode());
+        assertEquals(-6, moved(job)[0], 1e-9, "to the end of the thread");
+        HttpResponse<String> unmeasured = orla.post(turned, "done", "1", "locked", "true");
+        assertEquals(422, unmeasured.statusCode());
+        assertTrue(unmeasured.body().contains(Said.part("problem.set.measure").substring(0, 14)));
+        orla.post("/jobs/" + job + "/set-down", "stage", "SETTLED");
+        read(job, 340, 340, 343, 343);
+        String page = page(job);
+        assertTrue(page.contains("name=\"done\" value=\"1\""), page);
+        // Nothing is left downwards in front: the first of its list is to leave it.
+        assertTrue(page.matches("(?s).*id=\"LF\"[^>]*>\\s*<option\\s+value=\"0\"[^>]*>leave it<.*"), page);
+        assertEquals(302, orla.post(turned, "done", "1", "locked", "true").statusCode());
+    }
+
+    @Test
+    void an_end_that_stays_needs_no_target() {
+        String job = received(334, 334, 340, 343);
+        HttpResponse<String> kept = orla.post(
+                "/jobs/" + job + "/set",
+                "kindREAR",
+                "THREAD",
+                "pitchREAR",
+                "2 mm",
+                "wantedREAR",
+                "343 mm",
+                "ratioFRONT",
+                "x");
+        assertEquals(302, kept.statusCode(), kept.body());
+        String page = page(job);
+        assertTrue(page.contains("id=\"RR\"") && !page.contains("id=\"LF\""), page);
+    }
+
     @Test
     void a_stale_setup_is_told_and_keeps_what_was_typed() {
         String job = received(324, 333, 344, 335);

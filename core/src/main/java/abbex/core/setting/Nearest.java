@@ -14,6 +14,9 @@ final class Nearest {
     /** Rounding of the sums is far below it, mm². */
     private static final double TINY = 1e-9;
 
+    /** With steps far finer than anybody can tell there is no end of combinations alike: what was found by then stands. */
+    private static final long MOST_ALIKE = 1_000_000;
+
     private final double[][] upper;
     private final double[] centre;
     private final double rest;
@@ -30,6 +33,7 @@ final class Nearest {
     private double bestSquare;
     private boolean chooses;
     private long looked;
+    private long until = Long.MAX_VALUE;
 
     /**
      * @param effect weighted rows by adjusters
@@ -146,6 +150,7 @@ final class Nearest {
         double least = Math.sqrt(Math.max(0, bestSquare + rest));
         radius = (least + alike) * (least + alike) - rest + TINY;
         chooses = true;
+        until = looked + MOST_ALIKE;
         fewest = Integer.MAX_VALUE;
         work = Double.POSITIVE_INFINITY;
         down(moves.length - 1, 0, 0, 0);
@@ -163,6 +168,9 @@ final class Nearest {
 
     private void down(int level, double square, int changed, double minutesSoFar) {
         looked++;
+        if (looked > until) {
+            return;
+        }
         if (level < 0) {
             take(square, changed, minutesSoFar);
             return;
@@ -211,7 +219,28 @@ final class Nearest {
             return;
         }
         tried[level] = option;
+        if (square + atLeast(level) > radius) {
+            return;
+        }
         down(level - 1, square, more, minutesSoFar + minutes[level][option]);
+    }
+
+    /** What the adjusters that are not decided yet add at least, each anywhere in its range by itself. */
+    private double atLeast(int level) {
+        double sum = 0;
+        for (int row = 0; row < level; row++) {
+            double low = -centre[row];
+            double high = low;
+            for (int k = row; k < moves.length; k++) {
+                double first = upper[row][k] * moves[k][k >= level ? tried[k] : 0];
+                double last = upper[row][k] * moves[k][k >= level ? tried[k] : moves[k].length - 1];
+                low += Math.min(first, last);
+                high += Math.max(first, last);
+            }
+            double off = low > 0 ? low : high < 0 ? high : 0;
+            sum += off * off;
+        }
+        return sum;
     }
 
     private void take(double square, int changed, double minutesSoFar) {
