@@ -22,7 +22,7 @@ const acts = {
   '?': () => document.getElementById('keys').showModal(),
   n: go('/arrive'),
   f: go('/'),
-  h: () => document.querySelector('.strip a:last-child')?.click(),
+  h: () => document.querySelector('.strip a[href$="/sheet"]')?.click(),
   d: dim,
 };
 

@@ -239,7 +239,7 @@ class FloorPage {
                 late,
                 due != null && !due.isAfter(today.plusDays(SOON)),
                 me.id().equals(job.holder()),
-                out || progress.complete() && !mark.equals("look") && !stop ? "sheet" : "measure",
+                out ? "return" : progress.complete() && !mark.equals("look") && !stop ? "sheet" : "measure",
                 judged.station().isEmpty() ? "measure" : judged.station(),
                 Outline.of(job.vehicle().shape().name().toLowerCase(Locale.ROOT))
                         .lines(),

@@ -32,6 +32,11 @@ final class DemoJob {
     final Map<String, String> before = new LinkedHashMap<>();
     final Map<String, String> after = new LinkedHashMap<>();
     final Map<String, String> driven = new LinkedHashMap<>();
+    /** What was read when it was back. */
+    final Map<String, String> settled = new LinkedHashMap<>();
+
+    final Map<String, String> aligned = new LinkedHashMap<>();
+    final Map<String, String> stateSettled = new LinkedHashMap<>();
     final Map<String, String> stateBefore = new LinkedHashMap<>();
     final Map<String, String> stateAfter = new LinkedHashMap<>();
     final Map<String, String> stateDriven = new LinkedHashMap<>();
@@ -154,6 +159,12 @@ final class DemoJob {
         return this;
     }
 
+    /** What the aligner's sheet says, by the names of its fields. */
+    DemoJob aligned(String fields) {
+        aligned.putAll(fields(fields));
+        return this;
+    }
+
     private static Map<String, String> fields(String text) {
         Map<String, String> told = new LinkedHashMap<>();
         for (String field : text.strip().split("\\s*;\\s*")) {
@@ -249,6 +260,11 @@ final class DemoJob {
         return put(driven, method, walk);
     }
 
+    /** When it was back. */
+    DemoJob settled(Method method, String... walk) {
+        return put(settled, method, walk);
+    }
+
     private DemoJob put(Map<String, String> to, Method method, String... walk) {
         for (int i = 0; i < walk.length; i++) {
             if (!walk[i].isEmpty()) {
@@ -260,7 +276,7 @@ final class DemoJob {
 
     /** Pressures in walking order, wheels and load, the same on every sheet unless said otherwise. */
     DemoJob state(String... walk) {
-        for (Map<String, String> state : java.util.List.of(stateBefore, stateAfter, stateDriven)) {
+        for (Map<String, String> state : List.of(stateBefore, stateAfter, stateDriven, stateSettled)) {
             for (int i = 0; i < walk.length; i++) {
                 state.put("PRESSURE_" + abbex.core.vehicle.Corner.WALK.get(i), walk[i]);
             }
@@ -272,6 +288,12 @@ final class DemoJob {
 
     DemoJob drivenWith(String item, String text) {
         stateDriven.put(item, text);
+        return this;
+    }
+
+    DemoJob odometers(String setDown, String back) {
+        stateAfter.put("ODOMETER", setDown);
+        stateSettled.put("ODOMETER", back);
         return this;
     }
 

@@ -2,6 +2,7 @@ package abbex.app.demo;
 
 import abbex.app.arrive.Job;
 import abbex.app.arrive.Jobs;
+import abbex.app.arrive.StayValues;
 import abbex.app.arrive.VehicleFacts;
 import abbex.app.fitment.Fitments;
 import abbex.app.fitment.WheelSets;
@@ -22,6 +23,7 @@ import abbex.app.prove.RoadTests;
 import abbex.app.rules.Rules;
 import abbex.app.rules.Typed;
 import abbex.app.set.Settings;
+import abbex.app.settle.WatchList;
 import abbex.app.store.FirstShop;
 import abbex.app.store.Ids;
 import abbex.app.workcard.WorkedCard;
@@ -30,6 +32,7 @@ import abbex.core.figure.Place;
 import abbex.core.heights.Advertised;
 import abbex.core.heights.MeasuringPoint;
 import abbex.core.heights.Stage;
+import abbex.core.settling.Watch;
 import abbex.core.units.Graduation;
 import abbex.core.units.Length;
 import abbex.core.units.LengthUnit;
@@ -59,6 +62,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Component
 class DemoShop implements FirstShop {
     private static final String SHOWN = "orla";
+    /** So long after its arrival a vehicle is back. */
+    private static final Duration BACK = Duration.ofDays(18);
 
     private final People people;
     private final Pins pins;
@@ -75,6 +80,8 @@ class DemoShop implements FirstShop {
     private final Settings settings;
     private final RideHeights heights;
     private final HandOver handOver;
+    private final WatchList watched;
+    private final StayValues values;
     private final Clock clock;
 
     DemoShop(
@@ -93,7 +100,11 @@ class DemoShop implements FirstShop {
             RideHeights heights,
             Rules rules,
             HandOver handOver,
+            WatchList watched,
+            StayValues values,
             Clock clock) {
+        this.values = values;
+        this.watched = watched;
         this.wheels = wheels;
         this.fitments = fitments;
         this.probes = probes;
@@ -234,15 +245,32 @@ class DemoShop implements FirstShop {
             sheets.open(by, job.id(), Stage.AFTER_SHORT_DRIVE, arrived.plus(Duration.ofMinutes(200)));
             read(by, job, story.driven, story.stateDriven, arrived.plus(Duration.ofMinutes(203)));
         }
+        if (!story.aligned.isEmpty()) {
+            values.tell(by, job, StayValues.Station.ALIGN, story.aligned, Optional.empty());
+        }
         if (story.handedOver) {
             handOver.told(by, job, arrived.plus(Duration.ofMinutes(170)));
             LocalDate due = jobs.today(by.likes().zone()).plusDays(Objects.requireNonNull(story.dueInDays));
             Job.Place place = story.dueInDays == 0 ? Job.Place.GONE : Job.Place.OUT;
-            jobs.move(shop, job.id(), new Job.Where(place, ""), by.id(), due, java.util.Optional.empty());
+            jobs.move(shop, job.id(), new Job.Where(place, ""), by.id(), due, Optional.empty());
         }
         if (later) {
             underneath(by, job, story);
         }
+        if (!story.settled.isEmpty()) {
+            back(by, job, story, arrived.plus(BACK));
+        }
+    }
+
+    /** Measured settled, looked through, handed over for the last time. */
+    private void back(Person by, Job job, DemoJob story, Instant at) {
+        UUID sheet = sheets.open(by, job.id(), Stage.SETTLED, at);
+        read(by, job, story.settled, story.stateSettled, at.plus(Duration.ofMinutes(5)));
+        Map<String, WatchList.Given> seen = new LinkedHashMap<>();
+        Watch.of(job.vehicle().kind())
+                .forEach(item -> seen.put(item.name(), new WatchList.Given(Watch.Answer.GOOD, "")));
+        watched.answer(by, job, sheet, seen, Optional.empty());
+        handOver.told(by, job, at.plus(Duration.ofMinutes(40)));
     }
 
     private void plan(Person by, Job job, DemoJob story) {

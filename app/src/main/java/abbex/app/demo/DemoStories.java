@@ -236,6 +236,15 @@ final class DemoStories {
                 .after(RIM, "23 1/8", "23 1/8", "23 5/16", "23 5/16")
                 .after(TG, "1 3/8", "1 7/16", "1 9/16", "1 9/16")
                 .after(FG, "6 1/16", "6 1/16", "6 9/16", "6 1/2")
+                .odometers("39,880 km", "")
+                .aligned("""
+                        camberBeforeLF = -0.6; camberBeforeRF = -0.5; camberBeforeRR = -1.1; camberBeforeLR = -1.2;
+                        camberAfterLF = -1.4; camberAfterRF = -1.3; camberAfterRR = -1.9; camberAfterLR = -2.0;
+                        toeBeforeLF = 0.05; toeBeforeRF = 0.05; toeBeforeRR = 0.1; toeBeforeLR = 0.1;
+                        toeAfterLF = 0.05; toeAfterRF = 0.05; toeAfterRR = 0.15; toeAfterLR = 0.35;
+                        casterAfterLF = 6.8; casterAfterRF = 7; toeLeastREAR = 0.1; toeMostREAR = 0.5; each = TOTAL;
+                        camberLeastREAR = -2.2; camberMostREAR = -0.8; reachREAR = ECCENTRIC
+                        """)
                 .back(5);
         job.frameFront = "jacking point";
         job.frameRear = "rear subframe bush";
@@ -285,6 +294,9 @@ final class DemoStories {
                 .before(HF, "352 mm", "353 mm", "358 mm", "358 mm")
                 .after(RIM, "548 mm", "549 mm", "556 mm", "556 mm")
                 .after(HF, "320 mm", "321 mm", "328 mm", "328 mm")
+                .odometers("27,470 km", "28,610 km")
+                .settled(RIM, "543 mm", "545 mm", "553 mm", "552 mm")
+                .settled(HF, "315 mm", "317 mm", "325 mm", "324 mm")
                 .back(0);
     }
 }

@@ -42,6 +42,10 @@ public record Fact(Kind kind, List<String> about, List<String> says) {
         TORQUE(List.of(TEXT, TEXT), List.of(TEXT, "tight.")),
         /** A step done another way and its place: why, and what the vehicle must not do until then. */
         OTHERWISE(List.of(TEXT, TEXT), List.of(TEXT, TEXT)),
+        /** An angle of a wheel, before and after. */
+        ALIGNMENT(List.of("corner.", "align."), List.of(TEXT, TEXT)),
+        /** A setting as it was left. */
+        LEFT(List.of("left."), List.of(TEXT)),
         /** What a former version wrote in words that nothing here can read. */
         OTHER(List.of(TEXT), List.of(TEXT));
 

@@ -292,6 +292,11 @@ public final class Form {
         return stale;
     }
 
+    /** What stands in a choice that was made otherwise is called by its words. */
+    public void called(String field, String name) {
+        meanwhile.computeIfPresent(field, (f, code) -> name);
+    }
+
     /** True when somebody else saved meanwhile. */
     public boolean stale() {
         return stale;

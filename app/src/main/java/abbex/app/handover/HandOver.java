@@ -1,5 +1,6 @@
 package abbex.app.handover;
 
+import abbex.app.align.Alignments;
 import abbex.app.arrive.Job;
 import abbex.app.arrive.Jobs;
 import abbex.app.facts.Facts;
@@ -56,6 +57,9 @@ public class HandOver {
     private final JobVerdicts verdicts;
     private final Withdrawals withdrawals;
     private final Papers papers;
+    private final Onward.Asked onward;
+    private final Alignments alignments;
+    private final AsLeft left;
 
     HandOver(
             Jobs jobs,
@@ -72,7 +76,13 @@ public class HandOver {
             Audit audit,
             JobVerdicts verdicts,
             Withdrawals withdrawals,
-            Papers papers) {
+            Papers papers,
+            Onward.Asked onward,
+            Alignments alignments,
+            AsLeft left) {
+        this.onward = onward;
+        this.alignments = alignments;
+        this.left = left;
         this.papers = papers;
         this.verdicts = verdicts;
         this.withdrawals = withdrawals;
@@ -109,7 +119,7 @@ public class HandOver {
                         answers,
                         planned.of(job, all.judge(job).drops(), reader),
                         torques.of(job, reader),
-                        settled(all) ? "" : reader.date(back(job, at, reader.zone()))),
+                        onward.of(job, all, settled(all) ? "" : reader.date(back(job, at, reader.zone())), reader)),
                 reader,
                 words);
     }
@@ -131,6 +141,8 @@ public class HandOver {
         facts.add(clearances.facts(job));
         facts.add(stances.facts(job));
         facts.add(torques.facts(job));
+        facts.add(alignments.facts(job));
+        facts.add(left.facts(job));
         return facts;
     }
 

@@ -125,7 +125,7 @@ public class Handovers {
     }
 
     /** The newest answer to each thing that was ever answered for, by its key. */
-    Map<String, Given> answers(UUID shop, UUID job) {
+    public Map<String, Given> answers(UUID shop, UUID job) {
         Map<String, Given> answers = new HashMap<>();
         jdbc.sql(ANSWERS)
                 .param("shop", shop.toString())

@@ -73,8 +73,8 @@ public record SheetVerdict(First first, List<Looked> stations, List<Watch> watch
 
         private List<Looked> stations() {
             return Stream.of(Station.values())
-                    .filter(station -> (station != Station.PLAN && station != Station.FIT)
-                            || verdict.worst(station).isPresent())
+                    .filter(station ->
+                            station.always() || verdict.worst(station).isPresent())
                     .map(station -> {
                         String mark = verdict.worst(station)
                                 .map(worst -> worst.toAnswer()

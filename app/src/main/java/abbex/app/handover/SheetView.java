@@ -52,7 +52,7 @@ import org.jspecify.annotations.Nullable;
  * @param verdict the judgement of the whole stay
  * @param planned what the plan said beside what was measured
  * @param torques every fastener with its figure, its source and what it was tightened to
- * @param back the day of the return; empty once it was measured settled
+ * @param onward what comes after it
  * @param complete true when there is something to hand over
  */
 public record SheetView(
@@ -79,7 +79,7 @@ public record SheetView(
         SheetVerdict verdict,
         PlannedText.Both planned,
         List<CardPage.LogRow> torques,
-        String back,
+        Onward onward,
         boolean complete) {
 
     /**
@@ -99,7 +99,7 @@ public record SheetView(
             Map<String, Handovers.Given> answers,
             PlannedText.Both planned,
             List<CardPage.LogRow> torques,
-            String back) {}
+            Onward onward) {}
 
     /** A sheet's stage, time and state. */
     public record Line(String stage, String when, String state) {}
@@ -157,7 +157,7 @@ public record SheetView(
                 SheetVerdict.of(parts.verdict(), parts.answers(), reader, words),
                 parts.planned(),
                 parts.torques(),
-                parts.back(),
+                parts.onward(),
                 !drops.points().isEmpty()
                         || drops.corners().values().stream()
                                 .anyMatch(c -> !c.byMethod().isEmpty()));

@@ -50,6 +50,7 @@ class HeadsFromSheets implements JobHeads {
                 Numerals.html(progress.summary()),
                 station,
                 progress.complete() ? 2 : progress.readings() > 0 ? 1 : 0,
-                marks.of(job.shop(), job.id(), reader));
+                marks.of(job.shop(), job.id(), reader),
+                job.vehicle().kind().singleTrack());
     }
 }

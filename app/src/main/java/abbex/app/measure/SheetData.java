@@ -122,6 +122,11 @@ public final class SheetData {
                 && state.keySet().stream().allMatch(SheetState.Item.BAY.name()::equals);
     }
 
+    /** What the odometer showed; empty where nobody read it. */
+    public Optional<String> odometer() {
+        return Optional.of(said(StateItem.ODOMETER)).filter(text -> !text.isBlank());
+    }
+
     /** What the core compares. */
     public HeightSheet heights() {
         return heights;

@@ -1,5 +1,6 @@
 package abbex.app.page;
 
+import java.util.List;
 import java.util.UUID;
 
 /**
@@ -10,6 +11,25 @@ import java.util.UUID;
  * @param station arrive, measure or handover
  * @param measured 0 nothing, 1 begun, 2 done
  * @param mark the judgement of the whole stay
+ * @param singleTrack it has no axles to be aligned
  */
 public record JobHead(
-        UUID id, String plate, String name, String line, String summary, String station, int measured, JobMark mark) {}
+        UUID id,
+        String plate,
+        String name,
+        String line,
+        String summary,
+        String station,
+        int measured,
+        JobMark mark,
+        boolean singleTrack) {
+    private static final List<String> STATIONS =
+            List.of("arrive", "measure", "plan", "fit", "set", "fitment", "prove", "align", "handover", "return");
+
+    /** In the order of the work. */
+    public List<String> stations() {
+        return STATIONS.stream()
+                .filter(station -> !(singleTrack && station.equals("align")))
+                .toList();
+    }
+}

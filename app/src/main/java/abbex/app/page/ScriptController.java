@@ -46,6 +46,8 @@ class ScriptController {
             "probing",
             "places",
             "set",
+            "align",
+            "return",
             "road",
             "ground",
             "plan",

@@ -10,6 +10,7 @@ import java.io.IOException;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDateTime;
+import org.springframework.dao.PessimisticLockingFailureException;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.web.filter.OncePerRequestFilter;
@@ -56,11 +57,20 @@ public class Misses {
                 .single();
         if (tried == 1) {
             // One that tries a name after the other leaves no more rows than its pace brings in the time of the lock.
+            sweep(now);
+        }
+        return tried <= ALLOWED;
+    }
+
+    /** Of two that sweep at once one may be turned away: the other does its work. */
+    private void sweep(LocalDateTime now) {
+        try {
             jdbc.sql("delete from attempt where at < :since limit 200")
                     .param("since", now.minus(LOCKED))
                     .update();
+        } catch (PessimisticLockingFailureException beside) {
+            // The next first attempt sweeps again.
         }
-        return tried <= ALLOWED;
     }
 
     /** It was not looked at, because too many came at once: it does not count. */

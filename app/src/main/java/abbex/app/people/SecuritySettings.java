@@ -67,8 +67,7 @@ class SecuritySettings {
     }
 
     @Bean
-    SecurityFilterChain pages(HttpSecurity http, Misses misses, People people, Audit audit, Clock clock)
-            throws Exception {
+    SecurityFilterChain pages(HttpSecurity http, Misses misses, People people, Audit audit) throws Exception {
         AuthenticationEntryPoint toSignIn = new LoginUrlAuthenticationEntryPoint("/sign-in");
         AuthenticationEntryPoint entry = (request, response, why) -> {
             if (byScript(request)) {
@@ -90,7 +89,7 @@ class SecuritySettings {
                         .hasRole("LEAD")
                         .anyRequest()
                         .authenticated())
-                .addFilterBefore(new SessionLimits(clock), SecurityContextHolderFilter.class)
+                .addFilterBefore(new SessionLimits(Clock.systemUTC()), SecurityContextHolderFilter.class)
                 .addFilterBefore(new Misses.Lock(misses), UsernamePasswordAuthenticationFilter.class)
                 .formLogin(f -> f.loginPage("/sign-in")
                         .authenticationDetailsSource(Door.Typed::new)

@@ -36,6 +36,7 @@ final class SessionLimits extends OncePerRequestFilter {
 
     private final Clock clock;
 
+    /** @param clock the one that sessions begin by: the machine's */
     SessionLimits(Clock clock) {
         this.clock = clock;
     }

@@ -1,6 +1,7 @@
 package abbex.app.set;
 
 import abbex.app.arrive.Job;
+import abbex.app.arrive.StayValues;
 import abbex.app.arrive.VehicleFacts;
 import abbex.app.measure.SheetData;
 import abbex.core.heights.Height;
@@ -42,13 +43,13 @@ final class SetCase {
     private static final double USUAL_BAR = 12;
 
     private final Job job;
-    private final Settings.Told told;
+    private final StayValues.Told told;
     private final SheetData sheet;
     private final Method method;
     private final List<Settings.Move> all;
     private final List<Settings.Move> moves;
 
-    private SetCase(Job job, Settings.Told told, SheetData sheet, Method method, List<Settings.Move> all) {
+    private SetCase(Job job, StayValues.Told told, SheetData sheet, Method method, List<Settings.Move> all) {
         this.job = job;
         this.told = told;
         this.sheet = sheet;
@@ -60,7 +61,7 @@ final class SetCase {
     }
 
     /** Empty until all four corners were measured one way. */
-    static Optional<SetCase> of(Job job, Settings.Told told, Optional<SheetData> newest, List<Settings.Move> all) {
+    static Optional<SetCase> of(Job job, StayValues.Told told, Optional<SheetData> newest, List<Settings.Move> all) {
         return newest.flatMap(sheet -> WAYS.stream()
                 .filter(way -> sheet.heights().complete(way))
                 .findFirst()

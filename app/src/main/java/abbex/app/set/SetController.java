@@ -2,6 +2,7 @@ package abbex.app.set;
 
 import abbex.app.arrive.Job;
 import abbex.app.arrive.Jobs;
+import abbex.app.arrive.StayValues;
 import abbex.app.form.Form;
 import abbex.app.measure.Sheets;
 import abbex.app.page.JobHeads;
@@ -79,7 +80,7 @@ class SetController {
             return back(id);
         }
         if (form.fits()) {
-            Settings.Told standing = settings.told(job);
+            StayValues.Told standing = settings.told(job);
             if (!form.meanwhile((int) standing.edition(), SetForm.all(standing))) {
                 return back(id);
             }
@@ -142,7 +143,7 @@ class SetController {
         Reader reader = Reader.of(me);
         ModelAndView page = form.on(new ModelAndView("set"));
         page.addObject("head", heads.head(me.shop(), job.id(), "set", reader));
-        Settings.Told told = settings.told(job);
+        StayValues.Told told = settings.told(job);
         Optional<SetCase> at = at(job);
         page.addObject("told", told);
         page.addObject("ends", End.values());

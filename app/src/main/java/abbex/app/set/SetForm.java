@@ -1,5 +1,6 @@
 package abbex.app.set;
 
+import abbex.app.arrive.StayValues;
 import abbex.app.form.Form;
 import abbex.app.kit.StackSizes;
 import abbex.app.kit.TurnsText;
@@ -73,7 +74,7 @@ final class SetForm {
     }
 
     /** Every field as it stands, empty ones too. */
-    static Map<String, String> all(Settings.Told told) {
+    static Map<String, String> all(StayValues.Told told) {
         Map<String, String> all = new LinkedHashMap<>();
         all.put(LINKS, told.text(LINKS));
         for (End end : End.values()) {
@@ -128,7 +129,7 @@ final class SetForm {
     }
 
     /** What there is for a corner, after what was done there. */
-    static Adjuster adjuster(Settings.Told told, End end, List<How> done) {
+    static Adjuster adjuster(StayValues.Told told, End end, List<How> done) {
         double ratio = number(told.text(field("ratio", end)), 1);
         return switch (kind(told, end)) {
             case NONE -> Adjuster.fixed();
@@ -141,7 +142,7 @@ final class SetForm {
         };
     }
 
-    private static Adjuster thread(Settings.Told told, End end, List<How> done, double ratio) {
+    private static Adjuster thread(StayValues.Told told, End end, List<How> done, double ratio) {
         int per = (int) number(told.text(field("parts", end)), 4);
         int net = done.stream()
                 .mapToInt(h -> h instanceof How.Turns t ? t.parts() * per / t.perTurn() : 0)
@@ -154,7 +155,7 @@ final class SetForm {
                 ratio);
     }
 
-    static Kind kind(Settings.Told told, End end) {
+    static Kind kind(StayValues.Told told, End end) {
         String kind = told.text(field("kind", end));
         return kind.isEmpty() ? Kind.NONE : Kind.valueOf(kind);
     }
@@ -176,7 +177,7 @@ final class SetForm {
                 .orElse(Length.ZERO);
     }
 
-    private static List<Length> there(Settings.Told told, End end, List<How> done) {
+    private static List<Length> there(StayValues.Told told, End end, List<How> done) {
         List<Length> there = new ArrayList<>();
         for (Stacks.Size size : StackSizes.read(told.text(field("there", end))).orElse(List.of())) {
             for (int n = 0; n < size.pieces(); n++) {

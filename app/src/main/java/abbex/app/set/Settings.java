@@ -2,10 +2,12 @@ package abbex.app.set;
 
 import abbex.app.arrive.Job;
 import abbex.app.arrive.Jobs;
+import abbex.app.arrive.StayValues;
 import abbex.app.people.Audit;
 import abbex.app.people.Person;
 import abbex.app.people.Withdrawals;
 import abbex.app.store.Ids;
+import abbex.app.store.Reads;
 import abbex.app.store.Times;
 import abbex.core.setting.How;
 import abbex.core.setting.Option;
@@ -13,7 +15,6 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -28,18 +29,6 @@ import org.springframework.transaction.annotation.Transactional;
 /** What was told of adjusters and wishes, and what was turned since. */
 @Service
 public class Settings {
-    private static final String VALUES = """
-            select v.field, v.raw, v.seq from setting_value v
-             where v.shop_id = :shop and v.job_id = :job
-               and v.seq = (select max(n.seq) from setting_value n
-                             where n.shop_id = v.shop_id and n.job_id = v.job_id and n.field = v.field)
-            """;
-
-    private static final String TELL = """
-            insert into setting_value (shop_id, job_id, field, raw, person_id, made_at)
-            values (:shop, :job, :field, :raw, :person, :at)
-            """;
-
     private static final String MOVES = """
             select m.id, m.sheet_id, m.method, m.heights, m.after_nr, m.moves, m.hows, m.made_at, p.initials
               from setting_move m join person p on p.id = m.person_id
@@ -54,62 +43,36 @@ public class Settings {
             """;
 
     private final JdbcClient jdbc;
+    private final Reads reads;
     private final Jobs jobs;
     private final Clock clock;
     private final Withdrawals withdrawals;
+    private final StayValues values;
 
-    Settings(JdbcClient jdbc, Jobs jobs, Clock clock, Withdrawals withdrawals) {
+    Settings(JdbcClient jdbc, Reads reads, Jobs jobs, Clock clock, Withdrawals withdrawals, StayValues values) {
+        this.values = values;
+        this.reads = reads;
         this.jobs = jobs;
         this.jdbc = jdbc;
         this.clock = clock;
         this.withdrawals = withdrawals;
     }
 
-    /**
-     * What is told.
-     *
-     * @param edition grows with each change
-     */
-    record Told(Map<String, String> texts, long edition) {
-        public String text(String field) {
-            return texts.getOrDefault(field, "");
-        }
-    }
-
-    Told told(Job job) {
-        Map<String, String> texts = new HashMap<>();
-        long[] edition = {0};
-        jdbc.sql(VALUES)
-                .param("shop", job.shop().toString())
-                .param("job", job.id().toString())
-                .query(row -> {
-                    texts.put(row.getString("field"), row.getString("raw"));
-                    edition[0] = Math.max(edition[0], row.getLong("seq"));
-                });
-        return new Told(texts, edition[0]);
+    StayValues.Told told(Job job) {
+        return values.told(job, StayValues.Station.SET);
     }
 
     /** Keeps what differs from what stands; false, and nothing kept, when it was changed since the page was made. */
-    @Transactional
     public boolean tell(Person by, Job job, Map<String, String> texts, Optional<Integer> from) {
-        jobs.hold(job);
-        Told standing = told(job);
-        if (from.isPresent() && from.get() != standing.edition()) {
-            return false;
-        }
-        texts.forEach((field, raw) -> {
-            if (!raw.equals(standing.text(field))) {
-                jdbc.sql(TELL)
-                        .param("shop", job.shop().toString())
-                        .param("job", job.id().toString())
-                        .param("field", field)
-                        .param("raw", raw)
-                        .param("person", by.id().toString())
-                        .param("at", Times.column(clock.instant()))
-                        .update();
-            }
-        });
-        return true;
+        return values.tell(by, job, StayValues.Station.SET, texts, from);
+    }
+
+    /** The sheet on which something was turned last; empty where nothing was. */
+    public Optional<UUID> lastTurned(Job job) {
+        List<Move> all = moves(job);
+        return all.isEmpty()
+                ? Optional.empty()
+                : Optional.of(all.get(all.size() - 1).sheet());
     }
 
     /**
@@ -132,6 +95,11 @@ public class Settings {
             String initials) {}
 
     List<Move> moves(Job job) {
+        return reads.ofVehicle(
+                job.shop(), job.vehicle().id(), List.of(Settings.class, job.shop(), job.id()), () -> read(job));
+    }
+
+    private List<Move> read(Job job) {
         return jdbc.sql(MOVES)
                 .param("shop", job.shop().toString())
                 .param("job", job.id().toString())

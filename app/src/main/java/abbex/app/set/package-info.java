@@ -1,4 +1,4 @@
-/** Setting: what to turn so that the heights come out. Owns the tables setting_value and setting_move. */
+/** Setting: what to turn so that the heights come out. Owns the table setting_move. */
 @NullMarked
 package abbex.app.set;
 

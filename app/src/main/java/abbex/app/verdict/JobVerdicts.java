@@ -1,5 +1,6 @@
 package abbex.app.verdict;
 
+import abbex.app.align.Alignments;
 import abbex.app.arrive.Job;
 import abbex.app.arrive.Jobs;
 import abbex.app.fitment.Fitments;
@@ -13,9 +14,11 @@ import abbex.app.page.NotHere;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.app.prove.Clearances;
+import abbex.app.settle.Returns;
 import abbex.app.store.Reads;
 import abbex.app.workcard.Cards;
 import abbex.core.figure.Finding;
+import abbex.core.settling.SettlingFinding;
 import abbex.core.verdict.Found;
 import abbex.core.verdict.JobVerdict;
 import abbex.core.verdict.Station;
@@ -38,6 +41,8 @@ public class JobVerdicts implements JobMarks {
     private final Fitments fitments;
     private final Clearances clearances;
     private final Stances stances;
+    private final Alignments alignments;
+    private final Returns returns;
     private final Words words;
     private final Reads reads;
 
@@ -49,6 +54,8 @@ public class JobVerdicts implements JobMarks {
             Fitments fitments,
             Clearances clearances,
             Stances stances,
+            Alignments alignments,
+            Returns returns,
             Words words,
             Reads reads) {
         this.jobs = jobs;
@@ -58,6 +65,8 @@ public class JobVerdicts implements JobMarks {
         this.fitments = fitments;
         this.clearances = clearances;
         this.stances = stances;
+        this.alignments = alignments;
+        this.returns = returns;
         this.words = words;
         this.reads = reads;
     }
@@ -79,6 +88,8 @@ public class JobVerdicts implements JobMarks {
         add(found, Station.WHEELS, fitments.findings(job));
         add(found, Station.CLEARANCE, clearances.findings(job));
         add(found, Station.GROUND, stances.findings(job));
+        add(found, Station.ALIGN, alignments.findings(job));
+        add(found, Station.RETURN, returns.of(job).findings());
         return new JobVerdict(found);
     }
 
@@ -128,6 +139,14 @@ public class JobVerdicts implements JobMarks {
         if (job.where().place() == Job.Place.OUT || job.where().place() == Job.Place.GONE) {
             filled.put("handover", "done");
         }
+        if (alignments.of(job).measured()) {
+            filled.put("align", "done");
+        }
+        if (returns.of(job).back().isPresent()) {
+            boolean looked =
+                    verdict.found().stream().noneMatch(f -> f.finding() instanceof SettlingFinding.NotLookedAt);
+            filled.put("return", looked ? "done" : "begun");
+        }
         return filled;
     }
 
@@ -140,6 +159,8 @@ public class JobVerdicts implements JobMarks {
             case WHEELS -> "fitment";
             case CLEARANCE -> "prove";
             case GROUND -> "ground";
+            case ALIGN -> "align";
+            case RETURN -> "return";
         };
     }
 

@@ -12,7 +12,9 @@ import abbex.app.support.Jobs;
 import abbex.app.support.Said;
 import abbex.app.support.Shop;
 import abbex.app.support.Visitor;
+import abbex.core.settling.Watch;
 import java.io.IOException;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
@@ -112,6 +114,11 @@ class HandoverTest {
         String changes = sheet.substring(sheet.indexOf("class=\"say look\""), sheet.indexOf("<article"));
         assertTrue(changes.contains(Said.by("fact.sheet.added", "stage", Said.by("stage.SETTLED"), "readings", "4")));
         assertFalse(changes.contains("13 1/8"), "not reading by reading");
+        List<String> seen = new ArrayList<>();
+        for (Watch item : Watch.values()) {
+            seen.addAll(List.of("watch-" + item.name().replace('_', '-'), "GOOD"));
+        }
+        orla.post("/jobs/" + job + "/return", seen.toArray(String[]::new));
         orla.post("/jobs/" + job + "/hand-over");
         String floor = page("/");
         assertTrue(floor.indexOf("HO " + job.substring(0, 8)) > floor.indexOf(Said.by("board.done")));

@@ -1,10 +1,23 @@
 package abbex.app.support;
 
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.stream.Collectors;
 
 /** One address of every kind of page, with the demo's stays that fill it. */
 public final class EveryPage {
     private EveryPage() {}
+
+    /** One of each kind: what colours a page has does not hang on its vehicle. */
+    public static List<String> kinds() {
+        return List.copyOf(paths().stream()
+                .collect(Collectors.toMap(
+                        path -> path.replaceAll("[?].*", "").replaceAll("[0-9a-f-]{36}", "id"),
+                        path -> path,
+                        (one, other) -> one,
+                        LinkedHashMap::new))
+                .values());
+    }
 
     /** For a lead of the demo shop. */
     public static List<String> paths() {
@@ -51,6 +64,12 @@ public final class EveryPage {
                 "/jobs/" + whole + "/fit/dw-build@LF",
                 "/jobs/" + Jobs.id("MQ 381") + "/fit",
                 "/jobs/" + Jobs.id("PX 7-340") + "/fit/sl-tight@rear",
+                "/jobs/" + Jobs.id("ZV 4-731") + "/return",
+                "/jobs/" + Jobs.id("LE 3-275") + "/return",
+                "/jobs/" + Jobs.id("LE 3-275") + "/align",
+                "/jobs/" + Jobs.id("LE 3-275") + "/left",
+                "/jobs/" + Jobs.id("MQ 381") + "/return",
+                "/returns",
                 "/proven",
                 "/gaps",
                 "/jobs/" + Jobs.id("OS 1-442") + "/fitment",

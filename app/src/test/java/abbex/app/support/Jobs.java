@@ -22,6 +22,15 @@ public final class Jobs {
                 .single();
     }
 
+    /** Somebody by the name they sign in with. */
+    public static String person(String name) {
+        return Shop.bean(JdbcClient.class)
+                .sql("select id from person where sign_in_name = :name")
+                .param("name", name)
+                .query(String.class)
+                .single();
+    }
+
     /** The newest sheet of a stay. */
     public static String sheet(String job) {
         return Shop.bean(JdbcClient.class)

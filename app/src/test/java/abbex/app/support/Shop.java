@@ -4,6 +4,7 @@ import abbex.app.App;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Properties;
@@ -12,6 +13,7 @@ import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.context.support.GenericApplicationContext;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.jdbc.datasource.DriverManagerDataSource;
 
@@ -66,7 +68,10 @@ public final class Shop implements BeforeAllCallback {
             arguments.add(own);
         }
         database.forEach((name, value) -> arguments.add("--" + name + "=" + value));
-        return new SpringApplicationBuilder(App.class).run(arguments.toArray(String[]::new));
+        return new SpringApplicationBuilder(App.class)
+                .initializers((GenericApplicationContext context) -> context.registerBean(
+                        "later", Clock.class, Later::new, definition -> definition.setPrimary(true)))
+                .run(arguments.toArray(String[]::new));
     }
 
     /** The account that migrations have: the application's own can change no table. */

@@ -35,7 +35,7 @@ class AxeTest {
             look(screen, "/sign-in", dim, found);
             screen.signIn("tamsin");
             String half = Jobs.id("KT 4-207");
-            for (String path : EveryPage.paths()) {
+            for (String path : dim ? EveryPage.kinds() : EveryPage.paths()) {
                 look(screen, path, dim, found);
             }
             screen.open("/jobs/" + half + "/measure");
@@ -72,6 +72,10 @@ class AxeTest {
                 .getViolations()
                 .forEach(v -> found.add(
                         path + ": " + v.getId() + " " + v.getNodes().get(0).getTarget()));
+        if (dim) {
+            // Colours change no width.
+            return;
+        }
         ViewportSize own = screen.page.viewportSize();
         for (int[] size : SIZES) {
             screen.page.setViewportSize(size[0], size[1]);

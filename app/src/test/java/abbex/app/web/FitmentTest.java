@@ -89,7 +89,7 @@ class FitmentTest {
         page.locator(".facts > summary").click();
         fact(Said.part("fitment.outer.edge")).locator("summary").click();
         assertThat(fact(Said.part("fitment.outer.edge"))).containsText(Said.part("reason.OUTER_EDGE"));
-        page.locator(".strip a").last().click();
+        page.locator(".strip a[href$='/sheet']").click();
         assertThat(page.locator(".paper")).containsText(Said.part("sheet.wheels"));
         assertThat(page.locator(".paper")).containsText("8Jx17 ET45");
         assertThat(page.locator(".paper")).containsText(Said.part("finding.LOAD_BELOW.title"));

@@ -201,7 +201,7 @@ class ProveTest extends AtACorner {
         page.locator("#lower").press("Enter");
         assertThat(page.locator("#stop")).hasValue("45 mm");
         String prove = page.url();
-        page.locator(".strip a").last().click();
+        page.locator(".strip a[href$='/sheet']").click();
         assertThat(page.locator(".paper")).containsText(Said.part("sheet.clears"));
         assertThat(page.locator(".paper")).containsText(Said.by("sheet.plan"));
         assertThat(page.locator(".paper")).containsText(Said.part("eye.over"));

@@ -97,7 +97,7 @@ class RoadAndGroundTest extends AtACorner {
         page.locator("#hand-along").focus();
         page.keyboard().press("Home");
         assertThat(page.locator(".nearest")).containsText(Said.part("ground.here"));
-        page.locator(".strip a").last().click();
+        page.locator(".strip a[href$='/sheet']").click();
         assertThat(page.locator(".paper")).containsText(Said.part("sheet.ground"));
         assertThat(page.locator(".paper")).containsText(Said.by("finding.SCRAPES.title"));
     }

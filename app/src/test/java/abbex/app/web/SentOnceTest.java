@@ -66,6 +66,9 @@ class SentOnceTest {
             /jobs/{job}/sheets/{sheet}/readings; corner=RF; method=HF; raw=13 1/2; client={client_g}
             /jobs/{job}/sheets/{sheet}/readings; corner=RR; method=HF; raw=13; client={client_h}
             /jobs/{job}/sheets/{sheet}/readings; corner=LR; method=HF; raw=13; client={client_i}
+            /jobs/{job}/align; camberAfterLF=-1.2; toeAfterLF=0.1
+            /jobs/{job}/left; threadLF=1 7/8; spares=two shims
+            /jobs/{job}/return/driven; perDay=30
             /jobs/{job}/fitment/sets; name=road; use=NOW; TYRE_FRONT=225/45R17 91W
             /jobs/{job}/fitment/sets/{wheel_set}/withdraw
             /jobs/{job}/fitment/sets; name=own; use=NOW; TYRE_FRONT=225/45R17; WHEEL_FRONT=17x7.5 ET45
@@ -87,6 +90,8 @@ class SentOnceTest {
             /jobs/{job}/hand-over
             /jobs/{job}/sheet/printed; version=1
             /jobs/{job}/hand-over/undo; version=1
+            /jobs/{job}/set-down; stage=SETTLED
+            /jobs/{job}/return; watch-TYRE-EDGES=GOOD; watch-DRIVER=SEEN; watch-DRIVER_why=knocks
             /jobs/{job}/blank-customer
             /arrive; job={client_j}; plate=second PLATE; name=another hatch; kind=CAR; shape=HATCH
             /people/{person}/reset

@@ -6,6 +6,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import org.apache.commons.statistics.distribution.NormalDistribution;
+import org.jspecify.annotations.Nullable;
 
 /**
  * How far new springs and seats still sink: h(m) = h∞ + (h0 − h∞) · e^(−m / m0) at each corner (common practice), with what is
@@ -39,6 +40,27 @@ public final class Settling {
     public record Prior(double total, double common, double own, double distance, double spread) {
         /** An eighth to a quarter of an inch over some 500 to 1,000 miles, mostly early (common practice; widths ours). */
         public static final Prior USUAL = new Prior(4.8, 1.4, 0.6, 400, 0.4);
+
+        /** So much of what jobs differ by is the kit's and the kind of vehicle's own, by its variance (ours). */
+        private static final double OF_KIT = 0.7;
+
+        /**
+         * What is to be expected of a kit that came back before.
+         *
+         * @param count returned jobs of that kit and kind of vehicle
+         * @param mean of what all their corners sank in all, mm
+         * @param each one standard deviation of how well a single job tells that, mm
+         */
+        public Prior learned(int count, double mean, double each) {
+            if (count == 0) {
+                return this;
+            }
+            double kit = OF_KIT * common * common;
+            double job = common * common - kit;
+            double seen = (job + each * each) / count;
+            double share = kit / (kit + seen);
+            return new Prior(total + share * (mean - total), Math.sqrt(kit * (1 - share) + job), own, distance, spread);
+        }
     }
 
     /**
@@ -65,6 +87,8 @@ public final class Settling {
     private final Prior prior;
     private final double each;
     private final List<Sheet> sheets = new ArrayList<>();
+    /** What all sheets say, once it was asked for. */
+    private @Nullable List<Line> known;
 
     /**
      * @param tape one standard deviation of a reading, mm
@@ -86,6 +110,7 @@ public final class Settling {
             throw new IllegalArgumentException("driven " + sheet.distance() + " km, less than before");
         }
         sheets.add(sheet);
+        known = null;
         return this;
     }
 
@@ -122,6 +147,22 @@ public final class Settling {
             log += line.weight * Math.log(line.distance);
         }
         return Math.exp(log);
+    }
+
+    /** What all corners sink alike in all, as it is believed after these sheets, mm; the interval of 95 per cent. */
+    public Foreseen total() {
+        List<Line> lines = lines(sheets.size());
+        double[] means = lines.stream().mapToDouble(l -> l.mean[ALL]).toArray();
+        double[] widths =
+                lines.stream().mapToDouble(l -> Math.sqrt(l.cov[ALL][ALL])).toArray();
+        double[] weights = lines.stream().mapToDouble(l -> l.weight).toArray();
+        return new Foreseen(
+                dot(means, weights), quantile(means, widths, weights, 0.025), quantile(means, widths, weights, 0.975));
+    }
+
+    /** After so many kilometres a share of it is over, as far as can be told. */
+    public double after(double share) {
+        return -distance() * Math.log(1 - share);
     }
 
     /** From 0 to 1: how much of it is over after a distance. */
@@ -210,6 +251,16 @@ public final class Settling {
     }
 
     private List<Line> lines(int used) {
+        if (used == sheets.size()) {
+            if (known == null) {
+                known = formed(used);
+            }
+            return known;
+        }
+        return formed(used);
+    }
+
+    private List<Line> formed(int used) {
         List<Line> lines = new ArrayList<>();
         for (int g = 0; g < GRID; g++) {
             double z = GRID_WIDTHS * (2.0 * g / (GRID - 1) - 1);

@@ -7,5 +7,12 @@ public enum Station {
     FIT,
     WHEELS,
     CLEARANCE,
-    GROUND
+    GROUND,
+    ALIGN,
+    RETURN;
+
+    /** Its place on a sheet stands even while nobody looked. */
+    public boolean always() {
+        return this == HEIGHTS || this == WHEELS || this == CLEARANCE || this == GROUND;
+    }
 }

@@ -1,0 +1,98 @@
+package abbex.app.align;
+
+import abbex.app.arrive.Job;
+import abbex.app.arrive.StayValues;
+import abbex.app.facts.Fact;
+import abbex.app.measure.Sheets;
+import abbex.app.page.Reader;
+import abbex.app.page.Words;
+import abbex.app.store.Reads;
+import abbex.core.alignment.AlignFinding;
+import abbex.core.alignment.Alignment;
+import abbex.core.alignment.WheelAngles;
+import abbex.core.vehicle.Corner;
+import java.util.ArrayList;
+import java.util.List;
+import org.springframework.stereotype.Service;
+
+/** A stay's alignment for every station that asks: the public service of the station. */
+@Service
+public class Alignments {
+    private final StayValues values;
+    private final Sheets sheets;
+    private final Reads reads;
+    private final Words words;
+
+    Alignments(StayValues values, Sheets sheets, Reads reads, Words words) {
+        this.values = values;
+        this.sheets = sheets;
+        this.reads = reads;
+        this.words = words;
+    }
+
+    public Alignment of(Job job) {
+        return reads.ofVehicle(
+                job.shop(),
+                job.vehicle().id(),
+                List.of(Alignments.class, job.shop(), job.id()),
+                () -> AlignForm.alignment(values.told(job, StayValues.Station.ALIGN)));
+    }
+
+    /** What has to be said; that it was not measured once the vehicle was lowered. */
+    public List<AlignFinding> findings(Job job) {
+        Alignment alignment = of(job);
+        List<AlignFinding> found = new ArrayList<>(alignment.findings());
+        boolean lowered = sheets.of(job.shop(), job.id())
+                .now()
+                .filter(sheet -> sheet.stage().lowered() && !sheet.heights().isEmpty())
+                .isPresent();
+        if (lowered && !alignment.measured() && !job.vehicle().kind().singleTrack()) {
+            found.add(new AlignFinding.NotAligned());
+        }
+        return found;
+    }
+
+    /** What of it goes into the sheet. */
+    public List<Fact> facts(Job job) {
+        StayValues.Told told = values.told(job, StayValues.Station.ALIGN);
+        List<Fact> facts = new ArrayList<>();
+        for (Corner corner : Corner.WALK) {
+            for (String name : AlignForm.angles(corner.end())) {
+                String before = told.text(AlignForm.field(name, "Before", corner));
+                String after = told.text(AlignForm.field(name, "After", corner));
+                if (!before.isEmpty() || !after.isEmpty()) {
+                    facts.add(new Fact(Fact.Kind.ALIGNMENT, List.of(corner.name(), name), List.of(before, after)));
+                }
+            }
+        }
+        return facts;
+    }
+
+    /** A wheel's angles, before and as it left; texts for a page or a sheet. */
+    public record Line(String wheel, String camber, String toe, String caster) {}
+
+    /** What was measured, for the sheet; empty where nothing was. */
+    public List<Line> lines(Job job, Reader reader) {
+        Alignment alignment = of(job);
+        if (!alignment.measured()) {
+            return List.of();
+        }
+        List<Line> lines = new ArrayList<>();
+        for (Corner corner : Corner.WALK) {
+            WheelAngles was = alignment.before().get(corner);
+            WheelAngles is = alignment.now().get(corner);
+            lines.add(new Line(
+                    Words.capital(words.word(corner, reader)),
+                    AlignWords.both(
+                            was.camber().map(AlignWords::degrees), is.camber().map(AlignWords::degrees)),
+                    AlignWords.both(was.toe().map(t -> toe(t)), is.toe().map(t -> toe(t))),
+                    AlignWords.both(
+                            was.caster().map(AlignWords::degrees), is.caster().map(AlignWords::degrees))));
+        }
+        return lines;
+    }
+
+    private String toe(double degrees) {
+        return AlignWords.toe(degrees, words);
+    }
+}

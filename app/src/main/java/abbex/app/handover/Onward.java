@@ -1,0 +1,136 @@
+package abbex.app.handover;
+
+import abbex.app.align.Alignments;
+import abbex.app.arrive.Job;
+import abbex.app.measure.JobSheets;
+import abbex.app.measure.SheetData;
+import abbex.app.page.Numerals;
+import abbex.app.page.Reader;
+import abbex.app.page.Words;
+import abbex.app.set.TurnedText;
+import abbex.app.settle.Course;
+import abbex.app.settle.Returns;
+import abbex.core.heights.Method;
+import abbex.core.settling.Settling;
+import abbex.core.units.Distance;
+import abbex.core.units.Length;
+import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.End;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Service;
+
+/**
+ * What the sheet says of the time after it; every text is safe for a page.
+ *
+ * @param back the day of the return; empty once it was measured settled
+ * @param miles the odometer at which it is due besides; empty where nobody read it
+ * @param settled what each end comes down to, expected or measured
+ * @param expected those are expected, and not measured yet
+ * @param left the settings as they were left
+ * @param angles the wheels' angles before and as they left
+ * @param hold heights that whoever aligns or weighs it must leave
+ */
+public record Onward(
+        String back,
+        String miles,
+        List<AsLeft.Line> settled,
+        boolean expected,
+        List<AsLeft.Line> left,
+        List<Alignments.Line> angles,
+        List<String> hold) {
+
+    /** Asks the stations. */
+    @Service
+    static class Asked {
+        private static final double SOONEST_MILES = 500;
+        private static final double LATEST_MILES = 1000;
+
+        private final Returns returns;
+        private final Alignments alignments;
+        private final AsLeft left;
+        private final TurnedText turned;
+        private final Words words;
+
+        Asked(Returns returns, Alignments alignments, AsLeft left, TurnedText turned, Words words) {
+            this.returns = returns;
+            this.alignments = alignments;
+            this.left = left;
+            this.turned = turned;
+            this.words = words;
+        }
+
+        Onward of(Job job, JobSheets all, String back, Reader reader) {
+            Optional<Course> course = returns.of(job).course();
+            return new Onward(
+                    back,
+                    back.isEmpty() ? "" : course.flatMap(c -> miles(c, reader)).orElse(""),
+                    course.map(c -> settled(c, reader)).orElse(List.of()),
+                    course.filter(Course::driven).isEmpty(),
+                    left(job, reader),
+                    alignments.lines(job, reader),
+                    course.isPresent() ? hold(all, reader) : List.of());
+        }
+
+        private Optional<String> miles(Course course, Reader reader) {
+            return course.setDown()
+                    .odometer()
+                    .map(odo -> words.say(
+                            "sheet.back.miles",
+                            reader,
+                            "from",
+                            new Distance(odo.distance().km()
+                                    + Distance.ofMiles(SOONEST_MILES).km()),
+                            "to",
+                            new Distance(odo.distance().km()
+                                    + Distance.ofMiles(LATEST_MILES).km())));
+        }
+
+        private List<AsLeft.Line> settled(Course course, Reader reader) {
+            List<AsLeft.Line> lines = new ArrayList<>();
+            for (End end : End.values()) {
+                Settling.Foreseen in = course.sinks(end, Double.POSITIVE_INFINITY);
+                OptionalDouble drop = course.drop(end, in.mean());
+                if (drop.isPresent()) {
+                    lines.add(new AsLeft.Line(
+                            Words.capital(words.word(end, reader)),
+                            Numerals.html(Numerals.drop(Length.ofRoundedMm(drop.getAsDouble()), reader) + " ± "
+                                    + Numerals.uncertainty(Length.ofRoundedMm((in.most() - in.least()) / 2), reader))));
+                }
+            }
+            return lines;
+        }
+
+        private List<AsLeft.Line> left(Job job, Reader reader) {
+            List<AsLeft.Line> lines = new ArrayList<>(left.lines(job));
+            turned.lines(job, reader)
+                    .forEach(line -> lines.add(
+                            new AsLeft.Line(words.say("left.turned", reader, "place", line.corner()), line.text())));
+            return lines;
+        }
+
+        private List<String> hold(JobSheets all, Reader reader) {
+            Optional<SheetData> now = all.now();
+            return Stream.of(Method.HF, Method.RIM, Method.GF)
+                    .filter(way ->
+                            now.filter(sheet -> sheet.heights().complete(way)).isPresent())
+                    .findFirst()
+                    .map(way -> Stream.concat(
+                                    Corner.WALK.stream()
+                                            .map(corner -> corner.code() + " "
+                                                    + Numerals.html(Numerals.text(
+                                                            now.orElseThrow()
+                                                                    .heights()
+                                                                    .at(corner, way)
+                                                                    .orElseThrow()
+                                                                    .value(),
+                                                            reader))),
+                                    Stream.of(words.word(way, reader)))
+                            .toList())
+                    .orElse(List.of());
+        }
+    }
+}

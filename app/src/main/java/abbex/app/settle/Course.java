@@ -1,0 +1,84 @@
+package abbex.app.settle;
+
+import abbex.core.heights.Method;
+import abbex.core.heights.Stage;
+import abbex.core.settling.Odometer;
+import abbex.core.settling.Settling;
+import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.End;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.UUID;
+
+/**
+ * How a vehicle has settled since it was set down, by one method that all four corners have on every sheet. Heights in mm in the
+ * order LF, RF, RR, LR.
+ *
+ * @param arrived how far each end stood above its height when it was set down, mm; empty where that was not measured
+ * @param looks the set-down first; those without a distance are seen and not used
+ * @param settling what all with a distance say
+ */
+public record Course(Method method, List<OptionalDouble> arrived, List<Look> looks, Settling settling) {
+    /**
+     * A sheet.
+     *
+     * @param driven since the set-down, km; empty where no odometer tells it
+     * @param odometer as it was read
+     */
+    public record Look(
+            UUID sheet,
+            Stage stage,
+            Instant at,
+            OptionalDouble driven,
+            Optional<Odometer> odometer,
+            double[] heights) {}
+
+    public Look setDown() {
+        return looks.get(0);
+    }
+
+    /** The last one that has a distance. */
+    public Look last() {
+        return looks.stream()
+                .filter(look -> look.driven().isPresent())
+                .reduce((one, other) -> other)
+                .orElseThrow();
+    }
+
+    /** It was measured again after it was driven. */
+    public boolean driven() {
+        return last() != setDown();
+    }
+
+    /** How far an end has sunk since the set-down on a sheet, mm. */
+    public double sunk(Look look, End end) {
+        return mean(setDown().heights(), end) - mean(look.heights(), end);
+    }
+
+    /** How far an end sinks in all, mm, down positive; with its interval of 95 per cent. */
+    public Settling.Foreseen sinks(End end, double km) {
+        Settling.Foreseen left = settling.at(corner(end.left()), km);
+        Settling.Foreseen right = settling.at(corner(end.right()), km);
+        double from = mean(setDown().heights(), end);
+        return new Settling.Foreseen(
+                from - (left.mean() + right.mean()) / 2,
+                from - (left.most() + right.most()) / 2,
+                from - (left.least() + right.least()) / 2);
+    }
+
+    /** How far an end came down from as it arrived, once it has sunk so far, mm. */
+    public OptionalDouble drop(End end, double sunk) {
+        OptionalDouble from = arrived.get(end.ordinal());
+        return from.isPresent() ? OptionalDouble.of(from.getAsDouble() + sunk) : OptionalDouble.empty();
+    }
+
+    static int corner(Corner corner) {
+        return Corner.WALK.indexOf(corner);
+    }
+
+    static double mean(double[] heights, End end) {
+        return (heights[corner(end.left())] + heights[corner(end.right())]) / 2;
+    }
+}
