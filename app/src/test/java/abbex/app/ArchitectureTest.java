@@ -49,8 +49,8 @@ class ArchitectureTest {
             entry("measure", "form", "arrive", "drawing", "facts", "page", "people", "rules", "store"),
             entry("kit", "arrive", "measure", "people", "store"),
             entry(
-                    "plan", "form", "arrive", "drawing", "fitment", "ground", "kit", "measure", "page", "people",
-                    "prove", "store"),
+                    "plan", "form", "arrive", "drawing", "fitment", "ground", "kit", "measure", "memory", "page",
+                    "people", "prove", "store"),
             entry("set", "form", "arrive", "kit", "measure", "page", "people", "store"),
             entry("workcard", "form", "arrive", "drawing", "facts", "kit", "page", "people", "store"),
             entry("fitment", "form", "arrive", "drawing", "facts", "page", "people", "store"),
@@ -60,7 +60,8 @@ class ArchitectureTest {
             entry(
                     "ground", "form", "arrive", "drawing", "facts", "fitment", "measure", "page", "people", "prove",
                     "store"),
-            entry("settle", "arrive", "measure", "people", "set", "store"),
+            entry("memory", "arrive", "drawing", "form", "page", "people", "store"),
+            entry("settle", "arrive", "kit", "measure", "memory", "people", "set", "store"),
             entry("align", "arrive", "drawing", "facts", "form", "measure", "page", "people", "store"),
             entry(
                     "verdict",
@@ -97,6 +98,7 @@ class ArchitectureTest {
                     "ground",
                     "kit",
                     "measure",
+                    "memory",
                     "page",
                     "people",
                     "plan",
@@ -206,6 +208,9 @@ class ArchitectureTest {
             Map.entry("job_advertised", "arrive"),
             Map.entry("stay_value", "arrive"),
             Map.entry("watch_answer", "settle"),
+            Map.entry("memory_seen", "memory"),
+            Map.entry("memory_bin", "memory"),
+            Map.entry("memory_struck", "memory"),
             Map.entry("setting_move", "set"),
             Map.entry("sheet", "measure"),
             Map.entry("reading", "measure"),
@@ -241,10 +246,10 @@ class ArchitectureTest {
             Map.entry("hand_over_answer", "handover"),
             Map.entry("sheet_printed", "handover"),
             Map.entry("stamp", "store"),
-            Map.entry("withdrawal", "people rules fitment prove ground handover set"),
+            Map.entry("withdrawal", "people rules fitment prove ground handover set memory"),
             Map.entry(
                     "person",
-                    "people account api arrive board demo fitment ground handover measure page prove rules set workcard"));
+                    "people account api arrive board demo fitment ground handover measure page prove rules set workcard memory"));
 
     private static final Pattern TABLE =
             Pattern.compile("\\b(?:from|join|update|into)\\s+([a-z]+(?:_[a-z]+)*)\\b", Pattern.CASE_INSENSITIVE);

@@ -60,6 +60,7 @@ public class HandOver {
     private final Onward.Asked onward;
     private final Alignments alignments;
     private final AsLeft left;
+    private final Learning learning;
 
     HandOver(
             Jobs jobs,
@@ -79,7 +80,9 @@ public class HandOver {
             Papers papers,
             Onward.Asked onward,
             Alignments alignments,
-            AsLeft left) {
+            AsLeft left,
+            Learning learning) {
+        this.learning = learning;
         this.onward = onward;
         this.alignments = alignments;
         this.left = left;
@@ -183,6 +186,7 @@ public class HandOver {
         }
         audit.add(by, Audit.What.HANDED_OVER, job.vehicle().plate() + " · " + version);
         plans.learn(job);
+        learning.learn(job, all);
         out(by, job, all, at);
         return version;
     }
@@ -240,6 +244,7 @@ public class HandOver {
                             Audit.What.HAND_OVER_UNDONE,
                             job.vehicle().plate() + " · " + number);
                     plans.forget(job);
+                    learning.forget(job);
                     Handovers.Before before = version.before();
                     Job.Place here = job.where().place();
                     if (before != null && (here == Job.Place.OUT || here == Job.Place.GONE)) {

@@ -48,6 +48,7 @@ class ScriptController {
             "set",
             "align",
             "return",
+            "memory",
             "road",
             "ground",
             "plan",

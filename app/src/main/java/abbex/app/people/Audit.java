@@ -71,6 +71,8 @@ public class Audit implements StaysSo {
         GROUND_DELETED,
         REMEDY_DELETED,
         SETTING_TAKEN_BACK,
+        MEMORY_STRUCK,
+        MEMORY_PUT_BACK,
         STEPS_CHANGED,
         ROUND_BEGUN,
         STEPS_UPDATED,

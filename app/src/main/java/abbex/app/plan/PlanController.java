@@ -6,6 +6,7 @@ import abbex.app.form.Form;
 import abbex.app.kit.KitField;
 import abbex.app.kit.KitValues;
 import abbex.app.kit.Kits;
+import abbex.app.memory.SeenText;
 import abbex.app.page.JobHeads;
 import abbex.app.page.Me;
 import abbex.app.page.NotHere;
@@ -38,8 +39,17 @@ class PlanController {
     private final Planner planner;
     private final PlanFragments fragments;
     private final Words words;
+    private final SeenText seen;
 
-    PlanController(Jobs jobs, JobHeads heads, Kits kits, Planner planner, PlanFragments fragments, Words words) {
+    PlanController(
+            Jobs jobs,
+            JobHeads heads,
+            Kits kits,
+            Planner planner,
+            PlanFragments fragments,
+            Words words,
+            SeenText seen) {
+        this.seen = seen;
         this.fragments = fragments;
         this.jobs = jobs;
         this.heads = heads;
@@ -196,6 +206,10 @@ class PlanController {
         page.addObject("head", heads.head(me.shop(), job.id(), "plan", Reader.of(me)));
         page.addObject("answer", fragments.answer(job, values, Reader.of(me)));
         page.addObject("kit", shown);
+        String name = values.raw(null, KitField.NAME);
+        page.addObject(
+                "seen",
+                seen.of(job, name.isBlank() ? job.kit() : name, Reader.of(me)).orElse(null));
         Map<String, String> texts = texts(values);
         page.addObject("values", texts);
         page.addObject("bench", fragments.bench(job, values, texts, form));

@@ -4,6 +4,7 @@ import abbex.app.arrive.Job;
 import abbex.app.arrive.StayValues;
 import abbex.app.arrive.VehicleFacts;
 import abbex.app.measure.SheetData;
+import abbex.core.balance.WheelLoads;
 import abbex.core.heights.Height;
 import abbex.core.heights.Method;
 import abbex.core.heights.Reading;
@@ -207,6 +208,18 @@ final class SetCase {
                 known.heights(),
                 known.loads(),
                 adjusters(),
-                Aim.heights(wanted()).keepingLoads()));
+                weighed()
+                        .map(loads -> Aim.heights(wanted()).andLoads(loads.shift(Scales.cross(told)), Aim.KEPT_LOAD))
+                        .orElseGet(() -> Aim.heights(wanted()).keepingLoads())));
+    }
+
+    /** What the scales show as it stands, N; empty where it was not weighed, or turned since. */
+    Optional<WheelLoads> weighed() {
+        return Scales.loads(told).filter(loads -> Scales.stands(told, all.size()));
+    }
+
+    /** It was weighed before the last thing was turned. */
+    boolean toWeigh() {
+        return Scales.loads(told).isPresent() && !Scales.stands(told, all.size());
     }
 }

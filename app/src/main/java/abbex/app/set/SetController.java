@@ -76,12 +76,16 @@ class SetController {
         Job job = job(me, id);
         Form form = new Form(me, words, parameters);
         Map<String, String> kept = SetForm.read(form);
+        kept.putAll(Scales.read(form, settings.told(job), settings.moves(job).size()));
         if (form.fits() && settings.tell(me, job, kept, form.edition())) {
             return back(id);
         }
         if (form.fits()) {
             StayValues.Told standing = settings.told(job);
-            if (!form.meanwhile((int) standing.edition(), SetForm.all(standing))) {
+            Map<String, String> stands = SetForm.all(standing);
+            Scales.WEIGHTS.forEach(field -> stands.put(field, standing.text(field)));
+            stands.put(Scales.CROSS, standing.text(Scales.CROSS));
+            if (!form.meanwhile((int) standing.edition(), stands)) {
                 return back(id);
             }
         }
@@ -148,6 +152,7 @@ class SetController {
         page.addObject("told", told);
         page.addObject("ends", End.values());
         page.addObject("kinds", SetForm.Kind.values());
+        page.addObject("weights", Scales.WEIGHTS);
         page.addObject("four", !job.vehicle().kind().singleTrack());
         page.addObject("measured", at.isPresent());
         page.addObject(

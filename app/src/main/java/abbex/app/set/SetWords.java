@@ -3,6 +3,7 @@ package abbex.app.set;
 import abbex.app.page.Numerals;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
+import abbex.core.balance.WheelLoads;
 import abbex.core.setting.How;
 import abbex.core.setting.Option;
 import abbex.core.setting.SettingSolver;
@@ -12,6 +13,7 @@ import abbex.core.vehicle.Corner;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 
@@ -47,7 +49,7 @@ class SetWords {
         return new SetPage(
                 corners,
                 PlateDrawing.of(known.now(), after, wanted),
-                says(at, known, best, after, wanted, reader),
+                says(at, known, best, moves, after, wanted, reader),
                 tries(at, reader),
                 at.turnedInAll(),
                 at.moves().isEmpty()
@@ -147,7 +149,13 @@ class SetWords {
     }
 
     private List<SetPage.Line> says(
-            SetCase at, Tries.Known known, SettingSolver.Answer best, double[] after, double[] wanted, Reader reader) {
+            SetCase at,
+            Tries.Known known,
+            SettingSolver.Answer best,
+            double[] moves,
+            double[] after,
+            double[] wanted,
+            Reader reader) {
         List<SetPage.Line> says = new ArrayList<>();
         // The rows of the heights come first; those of the loads are in N.
         double body = Arrays.stream(best.body(), 0, Corner.WALK.size())
@@ -196,9 +204,55 @@ class SetWords {
                                 Math.round(100 * share)))));
             }
         }
+        says.addAll(scales(at, known, moves, reader));
         says.add(new SetPage.Line(
                 "clear", words.say("severity.CLEAR", reader), Numerals.html(spread(after, wanted, reader))));
         return says;
+    }
+
+    /** Cross, left and rear as weighed and after what is chosen. */
+    private List<SetPage.Line> scales(SetCase at, Tries.Known known, double[] moves, Reader reader) {
+        List<SetPage.Line> says = new ArrayList<>();
+        if (at.toWeigh()) {
+            says.add(look("set.weigh-again", reader));
+        }
+        at.weighed().ifPresent(now -> {
+            WheelLoads then = then(now, known, moves);
+            says.add(new SetPage.Line(
+                    "note",
+                    words.say("severity.NOTE", reader),
+                    words.say(
+                            "set.balance",
+                            reader,
+                            "cross",
+                            percent(now.cross()),
+                            "then",
+                            percent(then.cross()),
+                            "left",
+                            percent(then.left()),
+                            "rear",
+                            percent(then.rear()))));
+            if (Scales.perhapsSwapped(now)) {
+                says.add(look("set.swapped", reader, "cross", percent(now.cross())));
+            }
+        });
+        return says;
+    }
+
+    private static String percent(double value) {
+        return String.format(Locale.ROOT, "%.1f %%", value);
+    }
+
+    /** What the wheels carry after what is chosen. */
+    private static WheelLoads then(WheelLoads now, Tries.Known known, double[] moves) {
+        double[] load = {now.lf(), now.rf(), now.rr(), now.lr()};
+        for (int c = 0; c < load.length; c++) {
+            for (int i = 0; i < moves.length; i++) {
+                load[c] += known.loads()[c][i] * moves[i];
+            }
+            load[c] = Math.max(1, load[c]);
+        }
+        return new WheelLoads(load[0], load[1], load[2], load[3]);
     }
 
     private SetPage.Line look(String key, Reader reader, Object... named) {

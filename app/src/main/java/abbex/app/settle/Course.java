@@ -74,6 +74,17 @@ public record Course(Method method, List<OptionalDouble> arrived, List<Look> loo
         return from.isPresent() ? OptionalDouble.of(from.getAsDouble() + sunk) : OptionalDouble.empty();
     }
 
+    /** So much of it has to be over before what was seen tells the whole. */
+    private static final double ENOUGH = 0.6;
+
+    /** What all corners sank in all by what was read alone, mm; empty before most of it is over. */
+    public OptionalDouble seenTotal() {
+        double over = Settling.share(last().driven().orElse(0), Settling.Prior.USUAL.distance());
+        return over < ENOUGH
+                ? OptionalDouble.empty()
+                : OptionalDouble.of((sunk(last(), End.FRONT) + sunk(last(), End.REAR)) / 2 / over);
+    }
+
     static int corner(Corner corner) {
         return Corner.WALK.indexOf(corner);
     }

@@ -1,9 +1,13 @@
 package abbex.app.settle;
 
 import abbex.app.arrive.Job;
+import abbex.app.kit.KitField;
+import abbex.app.kit.Kits;
 import abbex.app.measure.JobSheets;
 import abbex.app.measure.SheetData;
 import abbex.app.measure.Sheets;
+import abbex.app.memory.Memory;
+import abbex.app.memory.Remembered;
 import abbex.app.set.Settings;
 import abbex.app.store.Reads;
 import abbex.core.figure.Place;
@@ -36,15 +40,22 @@ public class Returns {
     /** How a set-down falls, a corner, mm (common practice, from memory). */
     private static final double SCATTER = 0.5;
 
+    /** How well one stay tells what its kit sinks, mm (ours): tape, set-down and how far it was driven. */
+    private static final double EACH = 0.8;
+
     /** Less than a tape shows, mm: a 32nd of an inch. */
     private static final double SEEN = 0.8;
 
     private final Sheets sheets;
     private final Settings settings;
     private final WatchList watched;
+    private final Memory memory;
+    private final Kits kits;
     private final Reads reads;
 
-    Returns(Sheets sheets, Settings settings, WatchList watched, Reads reads) {
+    Returns(Sheets sheets, Settings settings, WatchList watched, Memory memory, Kits kits, Reads reads) {
+        this.memory = memory;
+        this.kits = kits;
         this.sheets = sheets;
         this.settings = settings;
         this.watched = watched;
@@ -124,7 +135,7 @@ public class Returns {
                 .mapToDouble(height -> height.estimate().uncertainty().standard())
                 .max()
                 .orElseThrow();
-        Settling settling = new Settling(Settling.Prior.USUAL, tape, SCATTER);
+        Settling settling = new Settling(prior(job), tape, SCATTER);
         boolean miles = !since.get(0).row().unit().metric();
         Optional<Odometer> start = odometer(since.get(0), miles).or(() -> Odometer.parse(job.odometer(), miles));
         List<Course.Look> looks = new ArrayList<>();
@@ -142,6 +153,27 @@ public class Returns {
                     new Course.Look(sheet.row().id(), sheet.stage(), sheet.row().madeAt(), km, shows, heights));
         }
         return new Course(way, arrived(all, way, looks.get(0).heights()), List.copyOf(looks), settling);
+    }
+
+    /** What is usual, by what the shop's other stays with the kit sank. */
+    private Settling.Prior prior(Job job) {
+        Memory.Kit kit =
+                new Memory.Kit(Memory.key(kit(job, kits)), job.vehicle().kind());
+        if (kit.key().isEmpty()) {
+            return Settling.Prior.USUAL;
+        }
+        Memory.Bins seen = memory.of(job.shop(), kit).getOrDefault(Remembered.SANK.name(), Memory.Bins.NONE);
+        Double own = memory.struck(job.shop(), job.id()).isPresent()
+                ? null
+                : memory.told(job.shop(), job.id()).get(Remembered.SANK.name());
+        Memory.Bins others = own == null ? seen : seen.without(own);
+        return Settling.Prior.USUAL.learned(others.count(), others.mean(), EACH);
+    }
+
+    /** What a stay's kit is called: by its figures, else as it was received. */
+    public static String kit(Job job, Kits kits) {
+        String named = kits.of(job).chosen().values().raw(null, KitField.NAME);
+        return named.isBlank() ? job.kit() : named;
     }
 
     private static Optional<Odometer> odometer(SheetData sheet, boolean miles) {

@@ -304,4 +304,39 @@ class SetTest {
         assertEquals(404, nils.get("/jobs/" + job + "/set").statusCode());
         assertEquals(404, nils.post("/jobs/" + job + "/set", SETUP).statusCode());
     }
+
+    /** Scales typed wheel by wheel: the cross comes nearer while heights stay, and what was turned asks for them again. */
+    @Test
+    void corner_weights_wheel_by_wheel() {
+        String job = received(335, 335, 343, 343);
+        orla.post("/jobs/" + job + "/set", SETUP);
+        try (Screen screen = Screen.tablet().signIn("orla")) {
+            Page page = screen.page;
+            screen.open("/jobs/" + job + "/set");
+            String[] weights = {"800", "860", "760", "800 lb"};
+            for (int c = 0; c < 4; c++) {
+                page.locator("#weight" + CORNERS[c]).fill(weights[c]);
+            }
+            page.locator("#weightRR").fill("heavy");
+            page.locator("#setup > .btn-primary").tap();
+            assertThat(page.locator("#weightRR-bad")).containsText("heavy");
+            assertThat(page.locator("#weightLF")).hasValue("800");
+            page.locator("#weightRR").fill("760");
+            page.locator("#setup > .btn-primary").tap();
+            // (860 + 800) of 3220.
+            assertThat(page.locator(".numbers-say")).containsText("Cross 51.6 %, then 50.");
+            page.locator("#locked").tap();
+            page.locator(".turn .btn-primary").tap();
+            assertThat(page.locator("#weightLF")).hasValue("800 lb");
+            read(job, 335, 335, 343, 343);
+            screen.open("/jobs/" + job + "/set");
+            assertThat(page.locator(".numbers-say")).containsText(Said.part("set.weigh-again"));
+            assertEquals(List.of(), screen.complaints());
+        }
+        String swapped = received(335, 335, 343, 343);
+        orla.post(
+                "/jobs/" + swapped + "/set",
+                with(SETUP, "weightLF", "750", "weightRF", "900", "weightRR", "700", "weightLR", "850"));
+        assertTrue(page(swapped).contains(Said.by("set.swapped", "cross", "54.7 %")), page(swapped));
+    }
 }

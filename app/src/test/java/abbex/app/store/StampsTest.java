@@ -21,8 +21,14 @@ import org.springframework.transaction.support.TransactionTemplate;
 @ExtendWith(Shop.class)
 class StampsTest {
     /** Written in one transaction with the row that they hang on. */
-    private static final Set<String> WITH_THEIR_PARENT =
-            Set.of("vehicle_measure", "job_advertised", "floor_pad", "wheel_set_item", "road_bump", "road_fitment");
+    private static final Set<String> WITH_THEIR_PARENT = Set.of(
+            "vehicle_measure",
+            "job_advertised",
+            "floor_pad",
+            "wheel_set_item",
+            "road_bump",
+            "road_fitment",
+            "memory_bin");
 
     /** Nothing that is kept is read from them. */
     private static final Set<String> NEVER_KEPT =

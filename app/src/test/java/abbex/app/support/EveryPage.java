@@ -70,6 +70,7 @@ public final class EveryPage {
                 "/jobs/" + Jobs.id("LE 3-275") + "/left",
                 "/jobs/" + Jobs.id("MQ 381") + "/return",
                 "/returns",
+                "/memory",
                 "/proven",
                 "/gaps",
                 "/jobs/" + Jobs.id("OS 1-442") + "/fitment",

@@ -26,7 +26,7 @@ record Ask(RequestMethod how, String path, double weight, List<String> typed, Li
             post(
                     "/jobs/{id}/set",
                     0.5,
-                    "wantedFRONT wantedREAR pitchFRONT upFRONT downREAR sizesREAR thereREAR ratioFRONT",
+                    "wantedFRONT wantedREAR pitchFRONT upFRONT downREAR sizesREAR thereREAR ratioFRONT weightLF weightRR cross",
                     "kindFRONT kindREAR partsFRONT links"),
             post(
                     "/jobs/{id}/return",
@@ -134,6 +134,9 @@ record Ask(RequestMethod how, String path, double weight, List<String> typed, Li
             get("/jobs/{id}/left", ""),
             get("/jobs/{id}/align", ""),
             get("/returns", ""),
+            get("/memory", "kit kind"),
+            post("/memory/{id}/strike", 0.2, "", "kit kind"),
+            post("/memory/{id}/put-back", 0.2, "", "kit kind"),
             get("/returns.ics", ""),
             get("/jobs/{id}/set", "LF RR"),
             get("/jobs/{id}/set/at", "LF RF RR LR"),

@@ -10,9 +10,11 @@ import abbex.app.support.Said;
 import abbex.app.support.Screen;
 import abbex.app.support.Shop;
 import abbex.app.support.Visitor;
+import abbex.core.settling.Watch;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import java.net.http.HttpResponse;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
@@ -162,6 +164,12 @@ class OddJobsTest {
             assertThat(state(page, "FUEL")).hasValue("half");
             screen.open("/jobs/" + job + "/sheet");
             assertThat(page.locator(".paper")).containsText("31,420 km");
+            List<String> seen = new ArrayList<>();
+            for (Watch item : Watch.values()) {
+                seen.addAll(List.of("watch-" + item.name().replace('_', '-'), "GOOD"));
+            }
+            orla.post("/jobs/" + job + "/return", seen.toArray(String[]::new));
+            page.reload();
             page.getByText(Said.part("sheet.hand-over.again")).first().click();
             assertThat(page.locator(".versions")).containsText(Said.by("sheet.version", "number", "2"));
             screen.open("/");

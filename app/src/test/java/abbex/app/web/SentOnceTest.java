@@ -89,6 +89,8 @@ class SentOnceTest {
             /jobs/{job}/fit; lift=yes
             /jobs/{job}/hand-over
             /jobs/{job}/sheet/printed; version=1
+            /memory/{job}/strike; reason-{job}=other springs
+            /memory/{job}/put-back
             /jobs/{job}/hand-over/undo; version=1
             /jobs/{job}/set-down; stage=SETTLED
             /jobs/{job}/return; watch-TYRE-EDGES=GOOD; watch-DRIVER=SEEN; watch-DRIVER_why=knocks

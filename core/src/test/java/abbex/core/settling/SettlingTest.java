@@ -13,19 +13,29 @@ class SettlingTest {
     private static final double TAPE = SIXTEENTH / Math.sqrt(12);
     private static final double SCATTER = 0.5;
     private static final double MILE = 1.609344;
+    /** In CI a part of what -Dabbex.cars=1000 measures in full. */
+    private static final int CARS = Integer.getInteger("abbex.cars", 300);
 
     /** A car whose truth is drawn with so many times the prior's widths. */
     private static final class Truth {
+        final double all;
         final double[] start;
         final double[] total = new double[4];
         final double distance;
         final Random random;
 
         Truth(Random random, double times) {
+            this(
+                    random,
+                    Settling.Prior.USUAL.total() + times * Settling.Prior.USUAL.common() * random.nextGaussian(),
+                    times);
+        }
+
+        Truth(Random random, double all, double times) {
             this.random = random;
+            this.all = all;
             Settling.Prior p = Settling.Prior.USUAL;
             start = random.doubles(4, 330, 360).toArray();
-            double all = p.total() + times * p.common() * random.nextGaussian();
             for (int c = 0; c < 4; c++) {
                 total[c] = all + times * p.own() * random.nextGaussian();
             }
@@ -90,7 +100,7 @@ class SettlingTest {
             Random random = new Random(21);
             int within = 0;
             int all = 0;
-            for (int n = 0; n < 250; n++) {
+            for (int n = 0; n < CARS; n++) {
                 Truth truth = new Truth(random, times);
                 Settling s = settling().add(truth.sheet(0)).add(truth.sheet((200 + 900 * random.nextDouble()) * MILE));
                 for (int c = 0; c < 4; c++) {
@@ -101,6 +111,7 @@ class SettlingTest {
                 }
             }
             double share = (double) within / all;
+            System.out.printf("settling, truth %.1f times as wide: %.1f %% within%n", times, 100 * share);
             assertTrue(share >= (times == 1 ? 0.92 : 0.86) && (times > 1 || share <= 0.98), times + ": " + share);
         }
     }
@@ -112,7 +123,7 @@ class SettlingTest {
         int told = 0;
         int alarms = 0;
         int whole = 0;
-        int n = 300;
+        int n = CARS;
         for (int i = 0; i < n; i++) {
             Truth truth = new Truth(random, 1);
             double by = -3 * SIXTEENTH;
@@ -145,8 +156,48 @@ class SettlingTest {
                     ? 1
                     : 0;
         }
+        System.out.printf("settling: told %.1f %%, for nothing %.1f %%%n", 100.0 * told / n, 100.0 * alarms / n);
         assertTrue(told >= 0.82 * n, told + " of " + n + " told");
         assertTrue(alarms <= 0.06 * n, alarms + " of " + n + " for nothing");
         assertTrue(whole <= 0.07 * n, "the whole body at once cannot be told: " + whole + " of " + n);
+    }
+
+    /** After ten returned jobs of a kit the expected total is a third narrower, and holds as often as it says. */
+    @Test
+    void ten_returned_jobs_make_the_next_a_third_narrower() {
+        Random random = new Random(23);
+        Settling.Prior usual = Settling.Prior.USUAL;
+        double ofKit = 1.5 / Math.hypot(1.5, 1);
+        double ofJob = 1 / Math.hypot(1.5, 1);
+        double narrower = 0;
+        int within = 0;
+        for (int kit = 0; kit < CARS; kit++) {
+            double mean = usual.total() + ofKit * usual.common() * random.nextGaussian();
+            double seen = 0;
+            for (int job = 0; job < 10; job++) {
+                Truth truth = new Truth(random, mean + ofJob * usual.common() * random.nextGaussian(), 1);
+                Settling.Sheet first = truth.sheet(0);
+                double km = (500 + 500 * random.nextDouble()) * MILE;
+                Settling.Sheet back = truth.sheet(km);
+                double sunk = 0;
+                for (int c = 0; c < 4; c++) {
+                    sunk += (first.heights()[c] - back.heights()[c]) / 4;
+                }
+                seen += sunk / Settling.share(km, usual.distance()) / 10;
+            }
+            Truth next = new Truth(random, mean + ofJob * usual.common() * random.nextGaussian(), 1);
+            Settling.Sheet first = next.sheet(0);
+            Settling.Foreseen before =
+                    new Settling(usual, TAPE, SCATTER).add(first).total();
+            Settling.Foreseen after = new Settling(usual.learned(10, seen, 0.8), TAPE, SCATTER)
+                    .add(first)
+                    .total();
+            narrower += 1 - (after.most() - after.least()) / (before.most() - before.least());
+            within += after.least() <= next.all && next.all <= after.most() ? 1 : 0;
+        }
+        System.out.printf(
+                "settling: %.1f %% narrower after ten, %.1f %% within%n", 100 * narrower / CARS, 100.0 * within / CARS);
+        assertTrue(narrower / CARS >= 1 / 3.0, "narrower by " + narrower / CARS);
+        assertTrue(within >= 0.92 * CARS, within + " of " + CARS);
     }
 }

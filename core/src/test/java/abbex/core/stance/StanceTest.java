@@ -2,8 +2,11 @@ package abbex.core.stance;
 
 import static org.junit.jupiter.api.Assertions.assertArrayEquals;
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import abbex.core.Checks;
+import java.util.Arrays;
+import java.util.Random;
 import org.junit.jupiter.api.Test;
 
 /** Statics of the body on springs and tyres against the rows of checks.csv; corners LF, RF, RR, LR. */
@@ -76,5 +79,75 @@ class StanceTest {
         double free =
                 Math.abs(bare.move(new double[4], new double[] {10, 0, 0, 0}).load()[0]);
         assertEquals(true, warped > free, warped + " N with bars, " + free + " N without");
+    }
+
+    /** Statics: whatever else body and hubs might do, it would take energy (principle of least potential energy). */
+    @Test
+    void energy_never_falls_below_the_equilibriums() {
+        Random random = new Random(17);
+        for (int n = 0; n < 400; n++) {
+            Drawn car = new Drawn(random, n % 2 == 0 ? 4e7 + 4e8 * random.nextDouble() : Double.POSITIVE_INFINITY);
+            double[] perch = random.doubles(4, -20, 20).toArray();
+            double[] floor = random.doubles(4, -8, 8).toArray();
+            Stance.Response rest = car.stance.move(perch, floor);
+            double[] body = new double[4];
+            double[] hubs = new double[4];
+            Arrays.setAll(body, c -> rest.ground()[c] + floor[c]);
+            Arrays.setAll(hubs, c -> body[c] - rest.hub()[c]);
+            double least = car.energy(body, hubs, perch, floor);
+            for (int k = 0; k < 60; k++) {
+                double size = Math.pow(10, -3 + 4 * random.nextDouble());
+                double[] pose = random.doubles(4, -size, size).toArray();
+                double[] other = new double[4];
+                double[] moved = new double[4];
+                Arrays.setAll(other, c -> body[c] + car.rise(pose, c));
+                Arrays.setAll(moved, c -> hubs[c] + size * (2 * random.nextDouble() - 1));
+                assertTrue(car.energy(other, moved, perch, floor) >= least - 1e-6 * (1 + least), n + ", " + size);
+            }
+        }
+    }
+
+    /** A car whose energy is summed part by part, apart from how the application solves it. */
+    private static final class Drawn {
+        final double[] x = {1300, 1300, -1300, -1300};
+        final double[] y = {760, -760, -760, 760};
+        final double[] springs;
+        final double[] tyres;
+        final double front;
+        final double rear;
+        final double twist;
+        final Stance stance;
+
+        Drawn(Random random, double twist) {
+            springs = random.doubles(4, 15, 60).toArray();
+            tyres = random.doubles(4, 150, 300).toArray();
+            front = 30 * random.nextDouble();
+            rear = 20 * random.nextDouble();
+            this.twist = twist;
+            stance = new Stance(x, y, springs, tyres, front, rear, twist);
+        }
+
+        /** Heave, pitch and roll in mm at the wheels, and half of the twist either way where it has one. */
+        double rise(double[] pose, int c) {
+            double warp = Double.isInfinite(twist) ? 0 : (c < 2 ? 1 : -1) * Math.signum(y[c]) * pose[3];
+            return pose[0] + pose[1] * Math.signum(x[c]) + pose[2] * Math.signum(y[c]) + warp;
+        }
+
+        double energy(double[] body, double[] hubs, double[] perch, double[] floor) {
+            double sum = 0;
+            double[] stroke = new double[4];
+            double warp = 0;
+            for (int c = 0; c < 4; c++) {
+                stroke[c] = body[c] - hubs[c];
+                sum += springs[c] * Math.pow(stroke[c] - perch[c], 2) / 2;
+                sum += tyres[c] * Math.pow(hubs[c] - floor[c], 2) / 2;
+                warp += (c < 2 ? 1 : -1) * Math.signum(y[c]) * body[c] / 4;
+            }
+            sum += front * Math.pow(stroke[0] - stroke[1], 2) / 2;
+            sum += rear * Math.pow(stroke[2] - stroke[3], 2) / 2;
+            // Half of the twist either way: at the wheels it is half a track times half of it.
+            double angle = 2 * warp / y[0];
+            return Double.isInfinite(twist) ? sum : sum + twist * angle * angle / 2;
+        }
     }
 }
