@@ -73,6 +73,7 @@ class ArchitectureTest {
                     "measure",
                     "page",
                     "prove",
+                    "set",
                     "settle",
                     "store",
                     "workcard"),

@@ -10,6 +10,7 @@ import abbex.app.page.NotHere;
 import abbex.app.page.Words;
 import abbex.app.people.Person;
 import abbex.core.alignment.AlignFinding;
+import abbex.core.electronics.VehicleSystem;
 import abbex.core.vehicle.End;
 import java.util.Map;
 import java.util.UUID;
@@ -73,6 +74,9 @@ class AlignController {
         page.addObject("told", told);
         page.addObject("ends", End.values());
         page.addObject("reaches", AlignFinding.Reach.values());
+        page.addObject("systems", VehicleSystem.values());
+        page.addObject("hases", VehicleSystem.Has.values());
+        page.addObject("dids", VehicleSystem.Did.values());
         page.addObject("view", said.page(job, told, form));
         return page;
     }

@@ -57,6 +57,7 @@ final class AlignForm {
                 all.add(field(name, end));
             }
         }
+        all.addAll(SystemsForm.all());
         return all;
     }
 
@@ -77,6 +78,7 @@ final class AlignForm {
             }
             kept.putIfAbsent(field, form.text(field));
         }
+        kept.putAll(SystemsForm.read(form));
         for (End end : End.values()) {
             for (String name : List.of("camber", "toe")) {
                 inOrder(form, name, end, across);

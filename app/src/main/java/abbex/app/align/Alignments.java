@@ -10,6 +10,9 @@ import abbex.app.store.Reads;
 import abbex.core.alignment.AlignFinding;
 import abbex.core.alignment.Alignment;
 import abbex.core.alignment.WheelAngles;
+import abbex.core.electronics.Electronics;
+import abbex.core.electronics.VehicleSystem;
+import abbex.core.figure.Finding;
 import abbex.core.vehicle.Corner;
 import java.util.ArrayList;
 import java.util.List;
@@ -39,9 +42,9 @@ public class Alignments {
     }
 
     /** What has to be said; that it was not measured once the vehicle was lowered. */
-    public List<AlignFinding> findings(Job job) {
+    public List<Finding> findings(Job job) {
         Alignment alignment = of(job);
-        List<AlignFinding> found = new ArrayList<>(alignment.findings());
+        List<Finding> found = new ArrayList<>(alignment.findings());
         boolean lowered = sheets.of(job.shop(), job.id())
                 .now()
                 .filter(sheet -> sheet.stage().lowered() && !sheet.heights().isEmpty())
@@ -49,7 +52,31 @@ public class Alignments {
         if (lowered && !alignment.measured() && !job.vehicle().kind().singleTrack()) {
             found.add(new AlignFinding.NotAligned());
         }
+        if (lowered && !job.vehicle().kind().singleTrack()) {
+            found.addAll(electronics(job).findings());
+        }
         return found;
+    }
+
+    private Electronics electronics(Job job) {
+        return SystemsForm.electronics(values.told(job, StayValues.Station.ALIGN));
+    }
+
+    /** A system that was seen to, and by what source. */
+    public record Seen(String system, String how) {}
+
+    /** Lamps and sensors that the vehicle has and what was done about them, for the sheet. */
+    public List<Seen> systems(Job job, Reader reader) {
+        List<Seen> seen = new ArrayList<>();
+        electronics(job).systems().forEach((system, said) -> {
+            if (said.has() == VehicleSystem.Has.YES) {
+                String did = words.say("system.did." + said.did());
+                seen.add(new Seen(
+                        Words.capital(words.word(system, reader)),
+                        said.source().isEmpty() ? did : did + ", " + said.source()));
+            }
+        });
+        return seen;
     }
 
     /** What of it goes into the sheet. */
@@ -63,6 +90,15 @@ public class Alignments {
                 if (!before.isEmpty() || !after.isEmpty()) {
                     facts.add(new Fact(Fact.Kind.ALIGNMENT, List.of(corner.name(), name), List.of(before, after)));
                 }
+            }
+        }
+        for (VehicleSystem system : VehicleSystem.values()) {
+            Electronics.Said said = electronics(job).systems().get(system);
+            if (said != null && said.has() == VehicleSystem.Has.YES) {
+                facts.add(new Fact(
+                        Fact.Kind.SYSTEM,
+                        List.of(system.name()),
+                        List.of(said.did().name(), Fact.line(said.source()))));
             }
         }
         return facts;

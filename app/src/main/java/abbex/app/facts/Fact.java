@@ -44,6 +44,8 @@ public record Fact(Kind kind, List<String> about, List<String> says) {
         OTHERWISE(List.of(TEXT, TEXT), List.of(TEXT, TEXT)),
         /** An angle of a wheel, before and after. */
         ALIGNMENT(List.of("corner.", "align."), List.of(TEXT, TEXT)),
+        /** A lamp or sensor: what was done about it, by what source. */
+        SYSTEM(List.of("system."), List.of("system.did.", TEXT)),
         /** A setting as it was left. */
         LEFT(List.of("left."), List.of(TEXT)),
         /** What a former version wrote in words that nothing here can read. */

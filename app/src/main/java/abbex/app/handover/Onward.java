@@ -32,6 +32,7 @@ import org.springframework.stereotype.Service;
  * @param expected those are expected, and not measured yet
  * @param left the settings as they were left
  * @param angles the wheels' angles before and as they left
+ * @param systems lamps and sensors, and what was done about them
  * @param hold heights that whoever aligns or weighs it must leave
  */
 public record Onward(
@@ -41,6 +42,7 @@ public record Onward(
         boolean expected,
         List<AsLeft.Line> left,
         List<Alignments.Line> angles,
+        List<Alignments.Seen> systems,
         List<String> hold) {
 
     /** Asks the stations. */
@@ -72,6 +74,7 @@ public record Onward(
                     course.filter(Course::driven).isEmpty(),
                     left(job, reader),
                     alignments.lines(job, reader),
+                    alignments.systems(job, reader),
                     course.isPresent() ? hold(all, reader) : List.of());
         }
 

@@ -1,6 +1,7 @@
 package abbex.app.page;
 
 import abbex.core.alignment.AlignFinding;
+import abbex.core.electronics.VehicleSystem;
 import java.util.Locale;
 import org.springframework.stereotype.Component;
 
@@ -13,6 +14,7 @@ public class AlignmentWords extends Wording {
         named(AlignFinding.Way.class, "toe.");
         named(AlignFinding.Reach.class, "reach.");
         named(AlignFinding.Side.class, "side.");
+        named(VehicleSystem.class, "system.");
         of(
                 AlignFinding.Scrub.class,
                 (scrub, words, reader) -> reader.unit().metric()

@@ -1,16 +1,18 @@
 package abbex.app.page;
 
+import abbex.core.setting.SettingFinding;
 import abbex.core.settling.SettlingFinding;
 import abbex.core.settling.Watch;
 import abbex.core.units.Distance;
 import java.util.Locale;
 import org.springframework.stereotype.Component;
 
-/** Words for what is driven and what is looked at after it. */
+/** Words for what is turned, what is driven and what is looked at after it. */
 @Component
 public class SettlingWords extends Wording {
     public SettlingWords() {
         of(Distance.class, (distance, words, reader) -> distance(distance, reader));
+        of(SettingFinding.Corners.class, (corners, words, reader) -> words.list(corners.corners(), reader));
         named(Watch.class, "watch.");
         of(
                 SettlingFinding.Items.class,

@@ -84,6 +84,11 @@ public class Returns {
         Optional<SheetData> back = all.newest().filter(sheet -> sheet.stage() == Stage.SETTLED);
         Optional<Course> course = course(job, all, findings);
         course.ifPresent(c -> findings.addAll(says(c)));
+        boolean setDown =
+                all.sheets().stream().anyMatch(sheet -> sheet.stage().lowered() && sheet.stage() != Stage.SETTLED);
+        if (back.isPresent() && !setDown) {
+            findings.add(new SettlingFinding.ReturnBeforeFitting());
+        }
         back.ifPresent(sheet -> findings.addAll(watch(job, sheet.row().id())));
         return new Told(course, back.map(sheet -> sheet.row().id()), List.copyOf(findings));
     }

@@ -14,6 +14,7 @@ import abbex.app.page.NotHere;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.app.prove.Clearances;
+import abbex.app.set.SetFindings;
 import abbex.app.settle.Returns;
 import abbex.app.store.Reads;
 import abbex.app.workcard.Cards;
@@ -41,6 +42,7 @@ public class JobVerdicts implements JobMarks {
     private final Fitments fitments;
     private final Clearances clearances;
     private final Stances stances;
+    private final SetFindings set;
     private final Alignments alignments;
     private final Returns returns;
     private final Words words;
@@ -54,6 +56,7 @@ public class JobVerdicts implements JobMarks {
             Fitments fitments,
             Clearances clearances,
             Stances stances,
+            SetFindings set,
             Alignments alignments,
             Returns returns,
             Words words,
@@ -65,6 +68,7 @@ public class JobVerdicts implements JobMarks {
         this.fitments = fitments;
         this.clearances = clearances;
         this.stances = stances;
+        this.set = set;
         this.alignments = alignments;
         this.returns = returns;
         this.words = words;
@@ -85,6 +89,7 @@ public class JobVerdicts implements JobMarks {
         }
         add(found, Station.PLAN, plans.findings(job));
         cards.begun(job).ifPresent(state -> add(found, Station.FIT, state.findings()));
+        add(found, Station.SET, set.of(job));
         add(found, Station.WHEELS, fitments.findings(job));
         add(found, Station.CLEARANCE, clearances.findings(job));
         add(found, Station.GROUND, stances.findings(job));
@@ -139,6 +144,9 @@ public class JobVerdicts implements JobMarks {
         if (job.where().place() == Job.Place.OUT || job.where().place() == Job.Place.GONE) {
             filled.put("handover", "done");
         }
+        if (set.begun(job)) {
+            filled.put("set", verdict.worst(Station.SET).isPresent() ? "begun" : "done");
+        }
         if (alignments.of(job).measured()) {
             filled.put("align", "done");
         }
@@ -156,6 +164,7 @@ public class JobVerdicts implements JobMarks {
             case HEIGHTS -> "measure";
             case PLAN -> "plan";
             case FIT -> "fit";
+            case SET -> "set";
             case WHEELS -> "fitment";
             case CLEARANCE -> "prove";
             case GROUND -> "ground";

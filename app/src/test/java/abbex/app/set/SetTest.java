@@ -328,6 +328,7 @@ class SetTest {
             page.locator("#locked").tap();
             page.locator(".turn .btn-primary").tap();
             assertThat(page.locator("#weightLF")).hasValue("800 lb");
+            assertThat(page.locator(".judged")).containsText(Said.by("finding.TURNED_NOT_MEASURED.title"));
             read(job, 335, 335, 343, 343);
             screen.open("/jobs/" + job + "/set");
             assertThat(page.locator(".numbers-say")).containsText(Said.part("set.weigh-again"));

@@ -38,8 +38,8 @@ record Ask(RequestMethod how, String path, double weight, List<String> typed, Li
             post(
                     "/jobs/{id}/align",
                     0.3,
-                    "camberAfterLF toeBeforeLR toeAfterRR casterAfterRF toeLeastREAR toeMostREAR expectedFRONT diameter",
-                    "reachREAR each edition"),
+                    "camberAfterLF toeBeforeLR toeAfterRR casterAfterRF toeLeastREAR toeMostREAR expectedFRONT diameter srcCAMERA",
+                    "reachREAR each hasCAMERA didCAMERA edition"),
             post("/jobs/{id}/set/turned", 0.5, "", "LF RF RR LR locked done"),
             post("/jobs/{id}/set/{move}/take-back", 0.2, "", ""),
             post("/jobs/{id}/hand-over", 0.2, "", "answer-HEIGHTS-x"),

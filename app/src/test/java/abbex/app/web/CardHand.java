@@ -67,7 +67,6 @@ interface CardHand {
     };
 
     int MOST = 400;
-    int FEW = 8;
     double SOON = 4000;
 
     /** Presses and waits for the page that comes of it: it has no mark of the one before. */
@@ -98,19 +97,6 @@ interface CardHand {
             }
         }
         assertTrue(page.url().endsWith("/fit"), () -> "the card of " + job + " has no end");
-        page.setDefaultTimeout(20_000);
-    }
-
-    /** Does the first few things that are asked for. */
-    static void begin(Page page, CardHand hand) {
-        page.setDefaultTimeout(SOON);
-        for (int i = 0; i < FEW; i++) {
-            try {
-                step(page, hand);
-            } catch (TimeoutError changed) {
-                page.waitForLoadState();
-            }
-        }
         page.setDefaultTimeout(20_000);
     }
 

@@ -61,7 +61,7 @@ class FirstAnswerTest {
     void twice_as_large_nothing_is_cut_off() {
         List<String> wide = new ArrayList<>();
         try (Screen screen = Screen.enlarged().signIn("tamsin")) {
-            for (String path : EveryPage.paths()) {
+            for (String path : EveryPage.kinds()) {
                 screen.open(path);
                 int over = (int) screen.page.evaluate("document.documentElement.scrollWidth - window.innerWidth");
                 if (over > 0) {

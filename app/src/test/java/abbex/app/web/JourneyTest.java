@@ -17,8 +17,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
 /**
- * Trucks and motorcycles, by thumbs on an upright tablet and by keys alone: received, measured, planned, fitted, measured again,
- * handed over.
+ * A truck by thumbs on an upright tablet and a motorcycle by keys alone: received, measured, planned, fitted, measured again,
+ * handed over. The other hand of each is KindsTest's.
  */
 @ExtendWith(Shop.class)
 class JourneyTest {
@@ -96,17 +96,12 @@ class JourneyTest {
             page.waitForURL(Pattern.compile(".*kit=.*"));
         }
 
-        /** @param whole to its end; else its first steps: one hand a kind goes all the way */
-        void fit(String job, boolean whole) {
+        void fit(String job) {
             to("fit");
             hand.press(page.locator(".begin .btn"));
             assertThat(page.locator(".bayview h1")).isVisible();
-            if (whole) {
-                CardHand.work(page, job, hand);
-                assertThat(page.locator(".whyline")).hasText(Said.by("fit.finished"));
-            } else {
-                CardHand.begin(page, hand);
-            }
+            CardHand.work(page, job, hand);
+            assertThat(page.locator(".whyline")).hasText(Said.by("fit.finished"));
         }
 
         void setDown() {
@@ -149,18 +144,8 @@ class JourneyTest {
     }
 
     @Test
-    void a_truck_by_keys() {
-        truck(Screen.desk(), CardHand.KEYS);
-    }
-
-    @Test
     void a_motorcycle_by_keys() {
         motorcycle(Screen.desk(), CardHand.KEYS);
-    }
-
-    @Test
-    void a_motorcycle_by_thumbs() {
-        motorcycle(Screen.tablet(), CardHand.THUMB);
     }
 
     private static void truck(Screen device, CardHand hand) {
@@ -187,7 +172,7 @@ class JourneyTest {
             stay.plan(fields, "REAR_SHACKLE_HANGS");
             assertThat(screen.page.locator(".planmachine .turns")).containsText(Said.by("machine.uneven"));
             assertThat(screen.page.locator(".planmachine .mech .shackle")).not().hasCount(0);
-            stay.fit(job, hand == CardHand.THUMB);
+            stay.fit(job);
             stay.setDown();
             stay.round("HF", "20 1/8", "20 1/8", "21 7/16", "21 1/2");
             stay.handOver();
@@ -222,7 +207,7 @@ class JourneyTest {
             assertThat(screen.page.locator(".linkage .pose.here")).hasCount(1);
             assertThat(screen.page.locator(".behind")).isVisible();
             assertThat(screen.page.locator(".turns")).containsText(Said.by("machine.lean"));
-            stay.fit(job, hand == CardHand.KEYS);
+            stay.fit(job);
             stay.setDown();
             stay.round("BIKE", "20 15/16", "3/8", "30 13/16", "15 1/4");
             stay.handOver();

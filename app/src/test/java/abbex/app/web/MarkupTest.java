@@ -62,7 +62,7 @@ class MarkupTest {
                 "the checker checks");
         Visitor tamsin = Visitor.signedIn("tamsin");
         TreeSet<String> found = new TreeSet<>();
-        for (String path : EveryPage.paths()) {
+        for (String path : EveryPage.kinds()) {
             HttpResponse<String> answer = tamsin.get(path);
             String at = answer.headers().firstValue("Location").orElse(path).replaceFirst("https?://[^/]+", "");
             String html = at.equals(path) ? answer.body() : tamsin.get(at).body();

@@ -37,10 +37,36 @@ import org.junit.jupiter.api.extension.ExtendWith;
 class ReturnTest {
     private static final String[] CORNERS = {"LF", "RF", "RR", "LR"};
     private static final String[] TOLD = {
-        "camberBeforeLF", "-0.6", "camberAfterLF", "-1°24'", "toeAfterLF", "0.05",
-        "camberBeforeRF", "-0.5", "camberAfterRF", "-1.3", "toeAfterRF", "0.05",
-        "camberAfterLR", "-1.9", "toeAfterLR", "out 4 mm", "camberAfterRR", "-1.8",
-        "toeAfterRR", "0.1", "diameter", "24 in"
+        "camberBeforeLF",
+        "-0.6",
+        "camberAfterLF",
+        "-1°24'",
+        "toeAfterLF",
+        "0.05",
+        "camberBeforeRF",
+        "-0.5",
+        "camberAfterRF",
+        "-1.3",
+        "toeAfterRF",
+        "0.05",
+        "camberAfterLR",
+        "-1.9",
+        "toeAfterLR",
+        "out 4 mm",
+        "camberAfterRR",
+        "-1.8",
+        "toeAfterRR",
+        "0.1",
+        "diameter",
+        "24 in",
+        "hasLAMPS",
+        "YES",
+        "didLAMPS",
+        "DONE",
+        "srcLAMPS",
+        "service manual 63-10",
+        "hasCAMERA",
+        "YES"
     };
 
     private Visitor orla = Visitor.signedIn("orla");
@@ -136,6 +162,12 @@ class ReturnTest {
         assertTrue(aligned.contains(
                         Said.part("finding.TOE_EATS.title").split("\\{")[0].strip())
                 || aligned.contains("out 0.38°"));
+        assertTrue(aligned.contains(Said.by("finding.PROCEDURE_OPEN.title", "system", Said.by("system.CAMERA"))));
+        assertEquals(
+                422,
+                orla.post("/jobs/" + job + "/align", "hasRADAR", "YES", "didRADAR", "NOT_NEEDED")
+                        .statusCode(),
+                "what needs nothing says by what source");
         orla.post("/jobs/" + job + "/left", "threadLF", "1 7/8", "clicksFRONT", "12 from soft", "spares", "two shims");
         handOver(job);
         String paper = pdf(job, 1);
@@ -146,6 +178,7 @@ class ReturnTest {
                 "out 0.38°",
                 Said.by("left.threadLF"),
                 "12 from soft",
+                "Headlamp aim: done, service manual 63-10",
                 Said.by("sheet.next"),
                 "between 38,910 mi and 39,410 mi")) {
             assertTrue(paper.contains(text), text + " in " + paper);

@@ -28,6 +28,13 @@ public sealed interface SettlingFinding extends Finding {
         }
     }
 
+    /** Measured as settled, and never as set down: there is nothing to settle from. */
+    record ReturnBeforeFitting(Place place) implements SettlingFinding, Look {
+        public ReturnBeforeFitting() {
+            this(Whole.VEHICLE);
+        }
+    }
+
     /** Things to be watched that nobody has looked at since it came back. */
     record NotLookedAt(Place place, Items items) implements SettlingFinding, Look {
         public NotLookedAt(int count) {

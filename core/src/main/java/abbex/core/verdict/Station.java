@@ -5,6 +5,7 @@ public enum Station {
     HEIGHTS,
     PLAN,
     FIT,
+    SET,
     WHEELS,
     CLEARANCE,
     GROUND,
