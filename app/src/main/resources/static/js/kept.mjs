@@ -35,7 +35,7 @@ async function keepThis() {
       // A page that came while the worker began was passed over when it took its pages.
       active.postMessage('claim');
     });
-  const card = document.querySelector('.bayview, .fit');
+  const card = document.querySelector('.bayview[data-job], .fit[data-job]');
   if (!(card || document.getElementById('walk')) || !navigator.onLine) return;
   const parts = performance
     .getEntriesByType('resource')
