@@ -3,9 +3,11 @@ package abbex.app.set;
 import abbex.app.arrive.Job;
 import abbex.app.arrive.StayValues;
 import abbex.app.arrive.VehicleFacts;
+import abbex.app.measure.JobSheets;
 import abbex.app.measure.SheetData;
 import abbex.core.balance.WheelLoads;
 import abbex.core.heights.Height;
+import abbex.core.heights.HeightSheet;
 import abbex.core.heights.Method;
 import abbex.core.heights.Reading;
 import abbex.core.setting.Adjuster;
@@ -22,6 +24,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.UUID;
 
 /** A vehicle to be set: how it stands, what was tried, what is wanted. */
@@ -46,11 +49,19 @@ final class SetCase {
     private final Job job;
     private final StayValues.Told told;
     private final SheetData sheet;
+    private final Optional<HeightSheet> arrived;
     private final Method method;
     private final List<Settings.Move> all;
     private final List<Settings.Move> moves;
 
-    private SetCase(Job job, StayValues.Told told, SheetData sheet, Method method, List<Settings.Move> all) {
+    private SetCase(
+            Job job,
+            StayValues.Told told,
+            SheetData sheet,
+            Optional<HeightSheet> arrived,
+            Method method,
+            List<Settings.Move> all) {
+        this.arrived = arrived;
         this.job = job;
         this.told = told;
         this.sheet = sheet;
@@ -62,11 +73,13 @@ final class SetCase {
     }
 
     /** Empty until all four corners were measured one way. */
-    static Optional<SetCase> of(Job job, StayValues.Told told, Optional<SheetData> newest, List<Settings.Move> all) {
-        return newest.flatMap(sheet -> WAYS.stream()
-                .filter(way -> sheet.heights().complete(way))
-                .findFirst()
-                .map(way -> new SetCase(job, told, sheet, way, all)));
+    static Optional<SetCase> of(Job job, StayValues.Told told, JobSheets sheets, List<Settings.Move> all) {
+        Optional<HeightSheet> arrived = sheets.before().map(SheetData::heights);
+        return sheets.newest()
+                .flatMap(sheet -> WAYS.stream()
+                        .filter(way -> sheet.heights().complete(way))
+                        .findFirst()
+                        .map(way -> new SetCase(job, told, sheet, arrived, way, all)));
     }
 
     UUID sheet() {
@@ -125,12 +138,66 @@ final class SetCase {
         return raw.isEmpty() ? Optional.empty() : Optional.of(SetForm.mm(raw));
     }
 
+    SetForm.Policy policy() {
+        return SetForm.policy(told);
+    }
+
+    /** The rear's target as it follows the front's, mm; empty where what it follows was not measured. */
+    OptionalDouble follows() {
+        Optional<Length> front = wanted(End.FRONT);
+        if (front.isEmpty()) {
+            return OptionalDouble.empty();
+        }
+        double[] now = now();
+        double moved = front.get().mm() - mean(now, End.FRONT);
+        return switch (policy()) {
+            case GIVEN -> OptionalDouble.empty();
+            case RAKE ->
+                arrived.filter(before -> before.complete(method))
+                        .map(before -> heights(before, method))
+                        .map(was -> OptionalDouble.of(front.get().mm() + mean(was, End.REAR) - mean(was, End.FRONT)))
+                        .orElse(OptionalDouble.empty());
+            case GAPS -> alike(Method.TG, now, moved);
+            case LEVEL -> alike(Method.FG, now, moved);
+        };
+    }
+
+    /** Where the rear comes to if a way to measure is to read behind as in front; it was read since the last turn. */
+    private OptionalDouble alike(Method way, double[] now, double moved) {
+        long after = moves.isEmpty() ? 0 : moves.get(moves.size() - 1).afterNr();
+        boolean read = sheet.heights().complete(way)
+                && Corner.WALK.stream()
+                        .flatMap(c -> sheet.heights().at(c, way).orElseThrow().readings().stream())
+                        .allMatch(reading -> reading.nr() > after);
+        if (!read) {
+            return OptionalDouble.empty();
+        }
+        double[] reads = heights(sheet.heights(), way);
+        return OptionalDouble.of(mean(now, End.REAR) + mean(reads, End.FRONT) + moved - mean(reads, End.REAR));
+    }
+
+    private static double[] heights(HeightSheet sheet, Method way) {
+        double[] heights = new double[Corner.WALK.size()];
+        Arrays.setAll(
+                heights,
+                c -> sheet.at(Corner.WALK.get(c), way).orElseThrow().value().mm());
+        return heights;
+    }
+
+    private static double mean(double[] heights, End end) {
+        return (heights[end.left().ordinal()] + heights[end.right().ordinal()]) / 2;
+    }
+
     /** Where nothing is said the heights stay as they are. */
     double[] wanted() {
         double[] wanted = new double[Corner.WALK.size()];
         double[] now = now();
         Arrays.setAll(
                 wanted, c -> wanted(Corner.WALK.get(c).end()).map(Length::mm).orElse(now[c]));
+        follows().ifPresent(rear -> {
+            wanted[End.REAR.left().ordinal()] = rear;
+            wanted[End.REAR.right().ordinal()] = rear;
+        });
         return wanted;
     }
 

@@ -125,8 +125,7 @@ class SetController {
     }
 
     private Optional<SetCase> at(Job job) {
-        return SetCase.of(
-                job, settings.told(job), sheets.of(job.shop(), job.id()).newest(), settings.moves(job));
+        return SetCase.of(job, settings.told(job), sheets.of(job.shop(), job.id()), settings.moves(job));
     }
 
     /** What somebody chose at a corner, else what is best. */
@@ -152,6 +151,7 @@ class SetController {
         page.addObject("told", told);
         page.addObject("ends", End.values());
         page.addObject("kinds", SetForm.Kind.values());
+        page.addObject("policies", SetForm.Policy.values());
         page.addObject("weights", Scales.WEIGHTS);
         page.addObject("four", !job.vehicle().kind().singleTrack());
         page.addObject("measured", at.isPresent());

@@ -18,8 +18,7 @@ public class SetFindings {
     }
 
     public List<SettingFinding> of(Job job) {
-        return SetCase.of(
-                        job, settings.told(job), sheets.of(job.shop(), job.id()).newest(), settings.moves(job))
+        return SetCase.of(job, settings.told(job), sheets.of(job.shop(), job.id()), settings.moves(job))
                 .map(SetCase::toMeasure)
                 .filter(corners -> !corners.isEmpty())
                 .map(corners -> List.<SettingFinding>of(new SettingFinding.TurnedNotMeasured(corners)))

@@ -22,6 +22,7 @@ import java.util.OptionalDouble;
 /** The fields of the setup, and what they say. */
 final class SetForm {
     static final String LINKS = "links";
+    static final String POLICY = "policy";
     private static final Length HIGHEST = Length.ofMm(1500);
     private static final Length COARSEST = Length.ofMm(20);
     private static final double MOST_TURNS = 60;
@@ -35,6 +36,18 @@ final class SetForm {
 
     private static final List<String> FIELDS =
             List.of("kind", "wanted", "pitch", "parts", "up", "down", "ratio", "sizes", "there");
+
+    /** What the rear's target follows. */
+    enum Policy {
+        /** Its own height. */
+        GIVEN,
+        /** The rake that the vehicle came with. */
+        RAKE,
+        /** As much room over the tyre as in front. */
+        GAPS,
+        /** A frame as high behind as in front. */
+        LEVEL
+    }
 
     /** What an end is set by. */
     enum Kind {
@@ -53,10 +66,15 @@ final class SetForm {
     static Map<String, String> read(Form form) {
         Map<String, String> kept = new LinkedHashMap<>();
         kept.put(LINKS, form.has(LINKS) ? "apart" : "");
+        Policy policy = form.choice(POLICY, Policy.values(), Policy.GIVEN);
+        kept.put(POLICY, policy == Policy.GIVEN ? "" : policy.name());
         for (End end : End.values()) {
             Kind kind = form.choice(field("kind", end), Kind.values(), Kind.NONE);
             kept.put(field("kind", end), kind.name());
-            kept.put(field("wanted", end), length(form, field("wanted", end), HIGHEST, kind != Kind.NONE));
+            boolean asked = end == End.FRONT
+                    ? kind != Kind.NONE || policy != Policy.GIVEN
+                    : kind != Kind.NONE && policy == Policy.GIVEN;
+            kept.put(field("wanted", end), length(form, field("wanted", end), HIGHEST, asked));
             kept.put(
                     field("pitch", end),
                     kind == Kind.THREAD
@@ -77,6 +95,7 @@ final class SetForm {
     static Map<String, String> all(StayValues.Told told) {
         Map<String, String> all = new LinkedHashMap<>();
         all.put(LINKS, told.text(LINKS));
+        all.put(POLICY, told.text(POLICY));
         for (End end : End.values()) {
             FIELDS.forEach(name -> all.put(field(name, end), told.text(field(name, end))));
         }
@@ -153,6 +172,11 @@ final class SetForm {
                 left(told.text(field("down", end)), per, net),
                 left(told.text(field("up", end)), per, -net),
                 ratio);
+    }
+
+    static Policy policy(StayValues.Told told) {
+        String policy = told.text(POLICY);
+        return policy.isEmpty() ? Policy.GIVEN : Policy.valueOf(policy);
     }
 
     static Kind kind(StayValues.Told told, End end) {

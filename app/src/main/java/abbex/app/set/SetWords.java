@@ -204,10 +204,30 @@ class SetWords {
                                 Math.round(100 * share)))));
             }
         }
+        if (at.policy() != SetForm.Policy.GIVEN) {
+            says.add(follows(at, reader));
+        }
         says.addAll(scales(at, known, moves, reader));
         says.add(new SetPage.Line(
                 "clear", words.say("severity.CLEAR", reader), Numerals.html(spread(after, wanted, reader))));
         return says;
+    }
+
+    /** What the rear's target follows, or what has to be measured so that it can. */
+    private SetPage.Line follows(SetCase at, Reader reader) {
+        String policy = words.say("set.policy." + at.policy());
+        return at.follows().isEmpty()
+                ? look("set.follows.not." + at.policy(), reader)
+                : new SetPage.Line(
+                        "note",
+                        words.say("severity.NOTE", reader),
+                        Numerals.html(words.say(
+                                "set.follows",
+                                reader,
+                                "height",
+                                Length.ofRoundedMm(at.follows().getAsDouble()),
+                                "policy",
+                                Words.small(policy))));
     }
 
     /** Cross, left and rear as weighed and after what is chosen. */

@@ -340,4 +340,23 @@ class SetTest {
                 with(SETUP, "weightLF", "750", "weightRF", "900", "weightRR", "700", "weightLR", "850"));
         assertTrue(page(swapped).contains(Said.by("set.swapped", "cross", "54.7 %")), page(swapped));
     }
+
+    /** The rear follows: the rake as it came, or as much room over the tyres as in front. */
+    @Test
+    void the_rears_target_follows_the_front() {
+        String job = received(365, 365, 373, 373);
+        orla.post("/jobs/" + job + "/set-down");
+        read(job, 340, 340, 345, 345);
+        String[] rake = with(SETUP, "policy", "RAKE");
+        orla.post("/jobs/" + job + "/set", rake);
+        // 335 in front and 8 mm more behind, as it came: 343 mm is 13 1/2 in.
+        assertTrue(page(job).contains("Rake kept as it came"), page(job));
+        assertTrue(page(job).contains(Said.part("set.follows").split("\\{")[0].strip()), page(job));
+        orla.post("/jobs/" + job + "/set", with(SETUP, "policy", "GAPS"));
+        assertTrue(page(job).contains(Said.by("set.follows.not.GAPS")));
+        assertEquals(
+                422,
+                orla.post("/jobs/" + job + "/set", with(SETUP, "policy", "SIDEWAYS"))
+                        .statusCode());
+    }
 }

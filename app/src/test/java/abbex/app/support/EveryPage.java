@@ -3,6 +3,7 @@ package abbex.app.support;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** One address of every kind of page, with the demo's stays that fill it. */
 public final class EveryPage {
@@ -17,6 +18,14 @@ public final class EveryPage {
                         (one, other) -> one,
                         LinkedHashMap::new))
                 .values());
+    }
+
+    /** And those that a motorcycle's pages look otherwise in. */
+    public static List<String> kindsAndMotorcycles() {
+        String motorcycle = Jobs.id("MQ 381");
+        return Stream.concat(kinds().stream(), paths().stream().filter(path -> path.contains(motorcycle)))
+                .distinct()
+                .toList();
     }
 
     /** For a lead of the demo shop. */

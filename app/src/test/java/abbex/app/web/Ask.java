@@ -27,7 +27,7 @@ record Ask(RequestMethod how, String path, double weight, List<String> typed, Li
                     "/jobs/{id}/set",
                     0.5,
                     "wantedFRONT wantedREAR pitchFRONT upFRONT downREAR sizesREAR thereREAR ratioFRONT weightLF weightRR cross",
-                    "kindFRONT kindREAR partsFRONT links"),
+                    "kindFRONT kindREAR partsFRONT links policy"),
             post(
                     "/jobs/{id}/return",
                     0.3,
