@@ -359,4 +359,47 @@ class SetTest {
                 orla.post("/jobs/" + job + "/set", with(SETUP, "policy", "SIDEWAYS"))
                         .statusCode());
     }
+
+    /** A leaf truck whose rear is set by saddles' shims: taken out and put in by thumbs, measured again. */
+    @Test
+    void shims_on_a_truck_by_thumbs() {
+        String job = UUID.randomUUID().toString();
+        orla.post(
+                "/arrive",
+                "job",
+                job,
+                "plate",
+                "ST " + job.substring(0, 8),
+                "name",
+                "long bed",
+                "kind",
+                "TRUCK",
+                "shape",
+                "PICKUP",
+                "WHEELBASE",
+                "3600 mm");
+        read(job, 500, 500, 548, 540);
+        try (Screen screen = Screen.tablet().signIn("orla")) {
+            Page page = screen.page;
+            screen.open("/jobs/" + job + "/set");
+            page.locator("#kindREAR").selectOption("STACK");
+            page.locator("#wantedREAR").fill("541 mm");
+            page.locator("#sizesREAR").fill("2x5 mm, 2x3 mm");
+            page.locator("#thereREAR").fill("10 mm, 5 mm");
+            page.locator("#setup > .btn-primary").tap();
+            assertThat(page.locator(".at-RR .to-do")).containsText("take out");
+            assertThat(page.locator(".at-LF .to-do")).hasText(Said.by("set.leave"));
+            page.locator(".turn .btn-primary").tap();
+            assertThat(page.locator("#locked-bad")).containsText(Said.part("problem.set.locked"));
+            page.locator("#locked").tap();
+            page.locator(".turn .btn-primary").tap();
+            assertThat(page.locator(".again, .say")).not().hasCount(0);
+            read(job, 500, 500, 542, 541);
+            screen.open("/jobs/" + job + "/set");
+            assertThat(page.locator(".tries tbody tr")).hasCount(1);
+            assertThat(page.locator(".tries tbody tr td").nth(2)).containsText("take out");
+            assertThat(page.locator(".at-RR .then")).isVisible();
+            assertEquals(List.of(), screen.complaints());
+        }
+    }
 }
