@@ -4,16 +4,12 @@ import abbex.app.arrive.Job;
 import abbex.app.arrive.StayValues;
 import abbex.app.drawing.AxlesDrawing;
 import abbex.app.form.Form;
-import abbex.app.measure.SheetData;
-import abbex.app.measure.Sheets;
-import abbex.app.page.Numerals;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
+import abbex.core.alignment.AlignFinding;
 import abbex.core.alignment.Alignment;
 import abbex.core.alignment.AxleToe;
 import abbex.core.alignment.WheelAngles;
-import abbex.core.heights.Method;
-import abbex.core.units.Length;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
 import java.util.ArrayList;
@@ -27,16 +23,12 @@ import org.springframework.stereotype.Service;
 /** The alignment in words and numbers. */
 @Service
 class AlignWords {
-    private static final double FEET_PER_METRE_OF_KM = 5.28;
-
     private final Words words;
     private final Alignments alignments;
-    private final Sheets sheets;
 
-    AlignWords(Words words, Alignments alignments, Sheets sheets) {
+    AlignWords(Words words, Alignments alignments) {
         this.words = words;
         this.alignments = alignments;
-        this.sheets = sheets;
     }
 
     static String degrees(double value) {
@@ -52,9 +44,7 @@ class AlignWords {
     }
 
     static String both(Optional<String> was, Optional<String> is) {
-        return was.isPresent() && is.isPresent() && !was.equals(is)
-                ? was.get() + " → " + is.get()
-                : is.or(() -> was).orElse("");
+        return was.isEmpty() || was.equals(is) ? is.orElse("") : was.get() + " → " + is.orElse("–");
     }
 
     AlignPage page(Job job, StayValues.Told told, Form form) {
@@ -86,7 +76,7 @@ class AlignWords {
                 AxlesDrawing.of(drawn, number(Alignment.thrust(alignment.now()))),
                 axles(alignment, reader),
                 words.findings(alignments.findings(job), reader),
-                hold(job, reader),
+                alignments.hold(job, reader),
                 Alignment.thrust(alignment.now())
                         .map(by -> words.say(
                                 by > 0 ? "align.thrust.right" : by < 0 ? "align.thrust.left" : "align.thrust.none",
@@ -129,35 +119,6 @@ class AlignWords {
     private String scrub(AxleToe both, Reader reader) {
         double worst =
                 Math.max(both.left().scrubMetresPerKilometre(), both.right().scrubMetresPerKilometre());
-        return words.say(
-                "align.scrub",
-                reader,
-                "by",
-                reader.unit().metric()
-                        ? String.format(Locale.ROOT, "%.1f m/km", worst)
-                        : String.format(Locale.ROOT, "%.0f ft/mi", worst * FEET_PER_METRE_OF_KM));
-    }
-
-    /** The heights that stand now: whoever aligns must not turn them away. */
-    private List<String> hold(Job job, Reader reader) {
-        Optional<SheetData> now = sheets.of(job.shop(), job.id()).now();
-        List<String> hold = new ArrayList<>();
-        now.ifPresent(sheet -> Stream.of(Method.HF, Method.RIM, Method.GF)
-                .filter(way -> sheet.heights().complete(way))
-                .findFirst()
-                .ifPresent(way -> {
-                    for (Corner corner : Corner.WALK) {
-                        Length height =
-                                sheet.heights().at(corner, way).orElseThrow().value();
-                        hold.add(Numerals.html(words.say(
-                                "align.hold.height",
-                                reader,
-                                "place",
-                                corner.code(),
-                                "height",
-                                Numerals.text(height, reader))));
-                    }
-                }));
-        return hold;
+        return words.say("align.scrub", reader, "by", new AlignFinding.Scrub(worst));
     }
 }

@@ -4,6 +4,7 @@ import abbex.app.arrive.Job;
 import abbex.app.arrive.StayValues;
 import abbex.app.facts.Fact;
 import abbex.app.measure.Sheets;
+import abbex.app.page.Numerals;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.app.store.Reads;
@@ -13,9 +14,11 @@ import abbex.core.alignment.WheelAngles;
 import abbex.core.electronics.Electronics;
 import abbex.core.electronics.VehicleSystem;
 import abbex.core.figure.Finding;
+import abbex.core.heights.Method;
 import abbex.core.vehicle.Corner;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
 /** A stay's alignment for every station that asks: the public service of the station. */
@@ -104,6 +107,28 @@ public class Alignments {
         return facts;
     }
 
+    /** The heights that stand now, corner by corner: whoever aligns must not turn them away. Safe for a page. */
+    public List<String> hold(Job job, Reader reader) {
+        return sheets.of(job.shop(), job.id())
+                .now()
+                .flatMap(sheet -> Stream.of(Method.HF, Method.RIM, Method.GF)
+                        .filter(way -> sheet.heights().complete(way))
+                        .findFirst()
+                        .map(way -> Corner.WALK.stream()
+                                .map(corner -> Numerals.html(words.say(
+                                        "align.hold.height",
+                                        reader,
+                                        "place",
+                                        corner.code(),
+                                        "height",
+                                        sheet.heights()
+                                                .at(corner, way)
+                                                .orElseThrow()
+                                                .value())))
+                                .toList()))
+                .orElse(List.of());
+    }
+
     /** A wheel's angles, before and as it left; texts for a page or a sheet. */
     public record Line(String wheel, String camber, String toe, String caster) {}
 
@@ -116,7 +141,7 @@ public class Alignments {
         List<Line> lines = new ArrayList<>();
         for (Corner corner : Corner.WALK) {
             WheelAngles was = alignment.before().get(corner);
-            WheelAngles is = alignment.now().get(corner);
+            WheelAngles is = alignment.after().get(corner);
             lines.add(new Line(
                     Words.capital(words.word(corner, reader)),
                     AlignWords.both(

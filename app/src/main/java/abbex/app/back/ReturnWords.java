@@ -37,10 +37,6 @@ import org.springframework.stereotype.Service;
 /** The return in words. */
 @Service
 class ReturnWords {
-    /** A return after 500 to 1,000 miles, or two weeks, is common practice. */
-    private static final double SOONEST_MILES = 500;
-
-    private static final double LATEST_MILES = 1000;
     private static final double MOST_OF_IT = 0.9;
     private static final double ROOM = 1.08;
 
@@ -100,9 +96,9 @@ class ReturnWords {
                         "return.miles",
                         reader,
                         "from",
-                        shows(odo, SOONEST_MILES, reader),
+                        shows(odo, Settling.SOONEST, reader),
                         "to",
-                        shows(odo, LATEST_MILES, reader))));
+                        shows(odo, Settling.LATEST, reader))));
         long days = ChronoUnit.DAYS.between(today, due);
         if (job.where().place() == Job.Place.OUT) {
             lines.add(words.say(
@@ -114,9 +110,8 @@ class ReturnWords {
         return lines;
     }
 
-    private static String shows(Odometer odometer, double more, Reader reader) {
-        return SettlingWords.distance(
-                new Distance(odometer.distance().km() + Distance.ofMiles(more).km()), reader);
+    private static String shows(Odometer odometer, Distance more, Reader reader) {
+        return SettlingWords.distance(new Distance(odometer.distance().km() + more.km()), reader);
     }
 
     private List<ReturnPage.Driven> driven(Course course, Reader reader) {
@@ -136,9 +131,8 @@ class ReturnWords {
     }
 
     private SettlingDrawing drawing(Course course, Reader reader) {
-        double longest = Math.max(
-                Distance.ofMiles(LATEST_MILES).km(),
-                ROOM * course.last().driven().orElse(0));
+        double longest =
+                Math.max(Settling.LATEST.km(), ROOM * course.last().driven().orElse(0));
         List<SettlingDrawing.End> ends = new ArrayList<>();
         for (End end : End.values()) {
             List<double[]> sunk = new ArrayList<>();

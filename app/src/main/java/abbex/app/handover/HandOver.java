@@ -122,7 +122,7 @@ public class HandOver {
                         answers,
                         planned.of(job, all.judge(job).drops(), reader),
                         torques.of(job, reader),
-                        onward.of(job, all, settled(all) ? "" : reader.date(back(job, at, reader.zone())), reader)),
+                        onward.of(job, settled(all) ? "" : reader.date(back(job, at, reader.zone())), reader)),
                 reader,
                 words);
     }

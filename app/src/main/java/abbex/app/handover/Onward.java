@@ -2,25 +2,20 @@ package abbex.app.handover;
 
 import abbex.app.align.Alignments;
 import abbex.app.arrive.Job;
-import abbex.app.measure.JobSheets;
-import abbex.app.measure.SheetData;
 import abbex.app.page.Numerals;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.app.set.TurnedText;
 import abbex.app.settle.Course;
 import abbex.app.settle.Returns;
-import abbex.core.heights.Method;
 import abbex.core.settling.Settling;
 import abbex.core.units.Distance;
 import abbex.core.units.Length;
-import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
 /**
@@ -48,9 +43,6 @@ public record Onward(
     /** Asks the stations. */
     @Service
     static class Asked {
-        private static final double SOONEST_MILES = 500;
-        private static final double LATEST_MILES = 1000;
-
         private final Returns returns;
         private final Alignments alignments;
         private final AsLeft left;
@@ -65,7 +57,7 @@ public record Onward(
             this.words = words;
         }
 
-        Onward of(Job job, JobSheets all, String back, Reader reader) {
+        Onward of(Job job, String back, Reader reader) {
             Optional<Course> course = returns.of(job).course();
             return new Onward(
                     back,
@@ -75,7 +67,7 @@ public record Onward(
                     left(job, reader),
                     alignments.lines(job, reader),
                     alignments.systems(job, reader),
-                    course.isPresent() ? hold(all, reader) : List.of());
+                    course.isPresent() ? alignments.hold(job, reader) : List.of());
         }
 
         private Optional<String> miles(Course course, Reader reader) {
@@ -85,11 +77,9 @@ public record Onward(
                             "sheet.back.miles",
                             reader,
                             "from",
-                            new Distance(odo.distance().km()
-                                    + Distance.ofMiles(SOONEST_MILES).km()),
+                            new Distance(odo.distance().km() + Settling.SOONEST.km()),
                             "to",
-                            new Distance(odo.distance().km()
-                                    + Distance.ofMiles(LATEST_MILES).km())));
+                            new Distance(odo.distance().km() + Settling.LATEST.km())));
         }
 
         private List<AsLeft.Line> settled(Course course, Reader reader) {
@@ -113,27 +103,6 @@ public record Onward(
                     .forEach(line -> lines.add(
                             new AsLeft.Line(words.say("left.turned", reader, "place", line.corner()), line.text())));
             return lines;
-        }
-
-        private List<String> hold(JobSheets all, Reader reader) {
-            Optional<SheetData> now = all.now();
-            return Stream.of(Method.HF, Method.RIM, Method.GF)
-                    .filter(way ->
-                            now.filter(sheet -> sheet.heights().complete(way)).isPresent())
-                    .findFirst()
-                    .map(way -> Stream.concat(
-                                    Corner.WALK.stream()
-                                            .map(corner -> corner.code() + " "
-                                                    + Numerals.html(Numerals.text(
-                                                            now.orElseThrow()
-                                                                    .heights()
-                                                                    .at(corner, way)
-                                                                    .orElseThrow()
-                                                                    .value(),
-                                                            reader))),
-                                    Stream.of(words.word(way, reader)))
-                            .toList())
-                    .orElse(List.of());
         }
     }
 }

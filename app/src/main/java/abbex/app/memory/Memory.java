@@ -8,6 +8,7 @@ import abbex.app.store.Ids;
 import abbex.app.store.Reads;
 import abbex.app.store.TextColumn;
 import abbex.app.store.Times;
+import abbex.core.settling.Bins;
 import abbex.core.vehicle.VehicleKind;
 import java.time.Clock;
 import java.time.Instant;
@@ -27,9 +28,6 @@ import org.springframework.transaction.annotation.Transactional;
 /** What handed-over stays told of their kits, counted in bins: the public service of the package. */
 @Service
 public class Memory {
-    /** How wide a bin is, mm. */
-    public static final double BIN = 0.5;
-
     private static final String BINS = """
             select what, bin, n from memory_bin
              where shop_id = :shop and kit_key = :kit and kind = :kind and n > 0 order by what, bin
@@ -91,42 +89,6 @@ public class Memory {
 
     /** A kit and how many stays told of it. */
     public record Counted(Kit kit, int stays) {}
-
-    /** Numbers counted in bins. */
-    public record Bins(Map<Integer, Integer> counts) {
-        public static final Bins NONE = new Bins(Map.of());
-
-        public int count() {
-            return counts.values().stream().mapToInt(n -> n).sum();
-        }
-
-        /** Their mean, in the unit of the values; nothing for none. */
-        public double mean() {
-            return count() == 0
-                    ? 0
-                    : counts.entrySet().stream()
-                                    .mapToDouble(e -> e.getKey() * BIN * e.getValue())
-                                    .sum()
-                            / count();
-        }
-
-        /** Their standard deviation, of which the width of the bins is taken off. Source: Sheppard. */
-        public double spread() {
-            double mean = mean();
-            double squares = counts.entrySet().stream()
-                    .mapToDouble(e -> (e.getKey() * BIN - mean) * (e.getKey() * BIN - mean) * e.getValue())
-                    .sum();
-            return count() < 2 ? 0 : Math.sqrt(Math.max(0, squares / (count() - 1) - BIN * BIN / 12));
-        }
-
-        /** The same without one value. */
-        public Bins without(double value) {
-            int bin = (int) Math.round(value / BIN);
-            Map<Integer, Integer> rest = new TreeMap<>(counts);
-            rest.computeIfPresent(bin, (b, n) -> n > 1 ? n - 1 : null);
-            return new Bins(rest);
-        }
-    }
 
     /** A stay that does not count. */
     public record Struck(UUID id, UUID job, String reason, String by, Instant at) {}
@@ -231,7 +193,7 @@ public class Memory {
         jdbc.sql(COUNT)
                 .param("shop", shop.toString())
                 .param("job", job.toString())
-                .param("width", BIN)
+                .param("width", Bins.WIDTH)
                 .param("by", by)
                 .update();
     }

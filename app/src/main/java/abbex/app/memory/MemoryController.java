@@ -11,6 +11,7 @@ import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.app.people.Person;
 import abbex.core.kit.Cause;
+import abbex.core.settling.Bins;
 import abbex.core.units.Length;
 import abbex.core.vehicle.VehicleKind;
 import java.util.ArrayList;
@@ -63,10 +64,10 @@ class MemoryController {
         ModelAndView page = form.on(new ModelAndView("memory"));
         List<Memory.Counted> kits = memory.kits(me.shop());
         Memory.Kit shown = kit.key().isEmpty() && !kits.isEmpty() ? kits.get(0).kit() : kit;
-        Map<String, Memory.Bins> all = memory.of(me.shop(), shown);
+        Map<String, Bins> all = memory.of(me.shop(), shown);
         page.addObject("kits", kits);
         page.addObject("shown", shown);
-        page.addObject("stays", all.getOrDefault("STAYS", Memory.Bins.NONE).count());
+        page.addObject("stays", all.getOrDefault("STAYS", Bins.NONE).count());
         page.addObject("spreads", spreads(all, reader));
         page.addObject("causes", causes(all, reader));
         page.addObject(
@@ -78,10 +79,10 @@ class MemoryController {
         return page;
     }
 
-    private List<Spread> spreads(Map<String, Memory.Bins> all, Reader reader) {
+    private List<Spread> spreads(Map<String, Bins> all, Reader reader) {
         List<Spread> spreads = new ArrayList<>();
         for (Remembered what : Remembered.values()) {
-            Memory.Bins bins = all.getOrDefault(what.name(), Memory.Bins.NONE);
+            Bins bins = all.getOrDefault(what.name(), Bins.NONE);
             if (bins.count() > 0) {
                 spreads.add(new Spread(
                         words.say("memory." + what),
@@ -91,18 +92,18 @@ class MemoryController {
                                 : Numerals.html("± " + Numerals.uncertainty(Length.ofRoundedMm(bins.spread()), reader)),
                         bins.count(),
                         HistogramDrawing.of(
-                                bins.counts(), Memory.BIN, reader.unit().metric())));
+                                bins.counts(), Bins.WIDTH, reader.unit().metric())));
             }
         }
         return spreads;
     }
 
-    private List<Seen> causes(Map<String, Memory.Bins> all, Reader reader) {
+    private List<Seen> causes(Map<String, Bins> all, Reader reader) {
         return Stream.of(Cause.Kind.values())
                 .map(cause -> new Seen(
                         Words.capital(
                                 words.say("cause." + cause, reader, "place", "").strip()),
-                        all.getOrDefault("CAUSE_" + cause, Memory.Bins.NONE).count()))
+                        all.getOrDefault("CAUSE_" + cause, Bins.NONE).count()))
                 .filter(seen -> seen.count() > 0)
                 .sorted(Comparator.comparing(Seen::count).reversed())
                 .toList();

@@ -4,6 +4,7 @@ import abbex.app.arrive.Job;
 import abbex.app.page.Numerals;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
+import abbex.core.settling.Bins;
 import abbex.core.units.Length;
 import java.util.ArrayList;
 import java.util.List;
@@ -28,14 +29,14 @@ public class SeenText {
     /** Empty where no stay told of it. */
     public Optional<Line> of(Job job, String name, Reader reader) {
         Memory.Kit kit = new Memory.Kit(Memory.key(name), job.vehicle().kind());
-        Map<String, Memory.Bins> all = kit.key().isEmpty() ? Map.of() : memory.of(job.shop(), kit);
-        int stays = all.getOrDefault("STAYS", Memory.Bins.NONE).count();
+        Map<String, Bins> all = kit.key().isEmpty() ? Map.of() : memory.of(job.shop(), kit);
+        int stays = all.getOrDefault("STAYS", Bins.NONE).count();
         if (stays == 0) {
             return Optional.empty();
         }
         List<String> parts = new ArrayList<>();
         for (Remembered what : Remembered.values()) {
-            Memory.Bins bins = all.getOrDefault(what.name(), Memory.Bins.NONE);
+            Bins bins = all.getOrDefault(what.name(), Bins.NONE);
             if (bins.count() > 0) {
                 String mean = Numerals.drop(Length.ofRoundedMm(bins.mean()), reader);
                 parts.add(words.say("memory." + what) + " " + mean

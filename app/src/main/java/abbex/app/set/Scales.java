@@ -27,11 +27,6 @@ final class Scales {
     private static final double LEAST_CROSS = 40;
     private static final double MOST_CROSS = 60;
 
-    /** Nobody's body is so far out; scales that were put down wrong are, per cent (ours). */
-    private static final double FAR = 4;
-
-    private static final double NEAR = 2;
-
     private Scales() {}
 
     static Map<String, String> read(Form form, StayValues.Told standing, int turned) {
@@ -84,15 +79,5 @@ final class Scales {
     static double cross(StayValues.Told told) {
         String text = told.text(CROSS);
         return text.isEmpty() ? 50 : Double.parseDouble(text);
-    }
-
-    /** So far out that two scales of an end may stand changed over: with them put right it is not. */
-    static boolean perhapsSwapped(WheelLoads w) {
-        if (Math.abs(w.cross() - 50) <= FAR) {
-            return false;
-        }
-        WheelLoads front = new WheelLoads(w.rf(), w.lf(), w.rr(), w.lr());
-        WheelLoads rear = new WheelLoads(w.lf(), w.rf(), w.lr(), w.rr());
-        return Math.min(Math.abs(front.cross() - 50), Math.abs(rear.cross() - 50)) < NEAR;
     }
 }

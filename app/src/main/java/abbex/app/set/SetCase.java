@@ -148,22 +148,21 @@ final class SetCase {
         if (front.isEmpty()) {
             return OptionalDouble.empty();
         }
-        double[] now = now();
-        double moved = front.get().mm() - mean(now, End.FRONT);
         return switch (policy()) {
             case GIVEN -> OptionalDouble.empty();
             case RAKE ->
                 arrived.filter(before -> before.complete(method))
                         .map(before -> heights(before, method))
-                        .map(was -> OptionalDouble.of(front.get().mm() + mean(was, End.REAR) - mean(was, End.FRONT)))
+                        .map(was -> OptionalDouble.of(
+                                Aim.rearKeepingRake(was, front.get().mm())))
                         .orElse(OptionalDouble.empty());
-            case GAPS -> alike(Method.TG, now, moved);
-            case LEVEL -> alike(Method.FG, now, moved);
+            case GAPS -> alike(Method.TG, front.get());
+            case LEVEL -> alike(Method.FG, front.get());
         };
     }
 
     /** Where the rear comes to if a way to measure is to read behind as in front; it was read since the last turn. */
-    private OptionalDouble alike(Method way, double[] now, double moved) {
+    private OptionalDouble alike(Method way, Length front) {
         long after = moves.isEmpty() ? 0 : moves.get(moves.size() - 1).afterNr();
         boolean read = sheet.heights().complete(way)
                 && Corner.WALK.stream()
@@ -172,8 +171,7 @@ final class SetCase {
         if (!read) {
             return OptionalDouble.empty();
         }
-        double[] reads = heights(sheet.heights(), way);
-        return OptionalDouble.of(mean(now, End.REAR) + mean(reads, End.FRONT) + moved - mean(reads, End.REAR));
+        return OptionalDouble.of(Aim.rearReadingAlike(now(), heights(sheet.heights(), way), front.mm()));
     }
 
     private static double[] heights(HeightSheet sheet, Method way) {
@@ -182,10 +180,6 @@ final class SetCase {
                 heights,
                 c -> sheet.at(Corner.WALK.get(c), way).orElseThrow().value().mm());
         return heights;
-    }
-
-    private static double mean(double[] heights, End end) {
-        return (heights[end.left().ordinal()] + heights[end.right().ordinal()]) / 2;
     }
 
     /** Where nothing is said the heights stay as they are. */

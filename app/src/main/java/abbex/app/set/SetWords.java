@@ -252,7 +252,7 @@ class SetWords {
                             percent(then.left()),
                             "rear",
                             percent(then.rear()))));
-            if (Scales.perhapsSwapped(now)) {
+            if (now.perhapsSwapped()) {
                 says.add(look("set.swapped", reader, "cross", percent(now.cross())));
             }
         });

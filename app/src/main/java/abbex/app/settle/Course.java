@@ -74,15 +74,11 @@ public record Course(Method method, List<OptionalDouble> arrived, List<Look> loo
         return from.isPresent() ? OptionalDouble.of(from.getAsDouble() + sunk) : OptionalDouble.empty();
     }
 
-    /** So much of it has to be over before what was seen tells the whole. */
-    private static final double ENOUGH = 0.6;
-
     /** What all corners sank in all by what was read alone, mm; empty before most of it is over. */
     public OptionalDouble seenTotal() {
-        double over = Settling.share(last().driven().orElse(0), Settling.Prior.USUAL.distance());
-        return over < ENOUGH
-                ? OptionalDouble.empty()
-                : OptionalDouble.of((sunk(last(), End.FRONT) + sunk(last(), End.REAR)) / 2 / over);
+        return Settling.seenTotal(
+                (sunk(last(), End.FRONT) + sunk(last(), End.REAR)) / 2,
+                last().driven().orElse(0));
     }
 
     static int corner(Corner corner) {

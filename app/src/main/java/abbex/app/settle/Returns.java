@@ -14,6 +14,7 @@ import abbex.core.figure.Place;
 import abbex.core.heights.HeightSheet;
 import abbex.core.heights.Method;
 import abbex.core.heights.Stage;
+import abbex.core.settling.Bins;
 import abbex.core.settling.Odometer;
 import abbex.core.settling.Settling;
 import abbex.core.settling.SettlingFinding;
@@ -167,11 +168,11 @@ public class Returns {
         if (kit.key().isEmpty()) {
             return Settling.Prior.USUAL;
         }
-        Memory.Bins seen = memory.of(job.shop(), kit).getOrDefault(Remembered.SANK.name(), Memory.Bins.NONE);
+        Bins seen = memory.of(job.shop(), kit).getOrDefault(Remembered.SANK.name(), Bins.NONE);
         Double own = memory.struck(job.shop(), job.id()).isPresent()
                 ? null
                 : memory.told(job.shop(), job.id()).get(Remembered.SANK.name());
-        Memory.Bins others = own == null ? seen : seen.without(own);
+        Bins others = own == null ? seen : seen.without(own);
         return Settling.Prior.USUAL.learned(others.count(), others.mean(), EACH);
     }
 

@@ -5,7 +5,6 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import abbex.app.arrive.Job;
-import abbex.app.memory.Memory;
 import abbex.app.people.People;
 import abbex.app.people.Person;
 import abbex.app.settle.Course;
@@ -20,8 +19,6 @@ import abbex.core.vehicle.End;
 import java.net.http.HttpResponse;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
-import java.util.TreeMap;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -133,19 +130,5 @@ class MemoryTest {
         assertTrue(page().contains(Said.by("memory.stays.one")));
         orla.post("/jobs/" + job + "/hand-over/undo", "version", "1");
         assertFalse(page().contains("MY " + job.substring(0, 8)));
-    }
-
-    /** Sheppard's correction and the plain formulas, against numbers that are summed one by one. */
-    @Test
-    void bins_have_the_mean_and_spread_of_what_is_in_them() {
-        Map<Integer, Integer> counts = new TreeMap<>(Map.of(8, 2, 10, 5, 11, 3));
-        Memory.Bins bins = new Memory.Bins(counts);
-        double[] all = {4, 4, 5, 5, 5, 5, 5, 5.5, 5.5, 5.5};
-        double mean = java.util.Arrays.stream(all).average().orElseThrow();
-        double squares =
-                java.util.Arrays.stream(all).map(v -> (v - mean) * (v - mean)).sum();
-        assertEquals(mean, bins.mean(), 1e-12);
-        assertEquals(Math.sqrt(squares / 9 - 0.25 / 12), bins.spread(), 1e-12);
-        assertEquals(9, bins.without(4).count());
     }
 }

@@ -61,9 +61,12 @@ public sealed interface AlignFinding extends Finding {
         }
     }
 
-    /** All that was read is within what was entered. */
-    record WithinLimits(Place place) implements AlignFinding, Clear {
-        public WithinLimits() {
+    /** A wheel whose toe was not read after the work, while others were. */
+    record ToeNotRead(Place place) implements AlignFinding, Note, Open {}
+
+    /** Toe of all four wheels is within what was entered for both axles. */
+    record ToeWithinLimits(Place place) implements AlignFinding, Clear {
+        public ToeWithinLimits() {
             this(Whole.VEHICLE);
         }
     }

@@ -36,9 +36,9 @@ public record Alignment(
     /** What a gauge and a drop's own width leave unsaid, degrees (ours). */
     private static final double SAME = 0.4;
 
-    /** As it stands: what was read last. */
+    /** As it stands, as far as that was read: once anything was read after the work, what was read before tells nothing of now. */
     public PerCorner<WheelAngles> now() {
-        return PerCorner.of(corner -> after.get(corner).over(before.get(corner)));
+        return measured() ? after : before;
     }
 
     public boolean measured() {
@@ -71,8 +71,11 @@ public record Alignment(
         if (!measured()) {
             return found;
         }
-        PerCorner<WheelAngles> now = now();
+        PerCorner<WheelAngles> now = after;
         for (Corner corner : Corner.WALK) {
+            if (now.get(corner).toe().isEmpty()) {
+                found.add(new AlignFinding.ToeNotRead(corner));
+            }
             now.get(corner).toe().ifPresent(toe -> toe(corner, toe, found));
             now.get(corner).camber().ifPresent(camber -> camber(corner, camber, found));
         }
@@ -86,14 +89,14 @@ public record Alignment(
                         Angle.ofDegrees(Math.abs(by)),
                         by > 0 ? AlignFinding.Side.RIGHT : AlignFinding.Side.LEFT)));
         if (found.isEmpty() && limited()) {
-            found.add(new AlignFinding.WithinLimits());
+            found.add(new AlignFinding.ToeWithinLimits());
         }
         moved(found);
         return found;
     }
 
     private boolean limited() {
-        return limits.front().toe().isPresent() || limits.rear().toe().isPresent();
+        return limits.front().toe().isPresent() && limits.rear().toe().isPresent();
     }
 
     private void toe(Corner corner, double toe, List<AlignFinding> found) {

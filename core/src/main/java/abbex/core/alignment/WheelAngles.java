@@ -12,9 +12,4 @@ public record WheelAngles(Optional<Double> camber, Optional<Double> toe, Optiona
     public boolean nothing() {
         return camber.isEmpty() && toe.isEmpty() && caster.isEmpty();
     }
-
-    /** What was read here, else what was read before. */
-    public WheelAngles over(WheelAngles before) {
-        return new WheelAngles(camber.or(before::camber), toe.or(before::toe), caster.or(before::caster));
-    }
 }

@@ -32,6 +32,18 @@ public record WheelLoads(double lf, double rf, double rr, double lr) {
         return 100 * (rr + lr) / total();
     }
 
+    /** No body is so far out; scales that were put down wrong are, per cent (ours). */
+    private static final double FAR = 4;
+
+    private static final double NEAR = 2;
+
+    /** So far out that two scales of an end may stand changed over: with them put right it is not. */
+    public boolean perhapsSwapped() {
+        double front = new WheelLoads(rf, lf, rr, lr).cross();
+        double rear = new WheelLoads(lf, rf, lr, rr).cross();
+        return Math.abs(cross() - 50) > FAR && Math.min(Math.abs(front - 50), Math.abs(rear - 50)) < NEAR;
+    }
+
     /**
      * What each wheel has to carry more for another cross: half of the shift comes onto each wheel of one diagonal and leaves
      * each of the other, so that neither side nor end changes.

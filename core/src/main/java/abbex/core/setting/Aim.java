@@ -44,10 +44,37 @@ public record Aim(List<Row> rows) {
      * @param mean of all four, wanted
      */
     public static Aim keptRake(double[] now, double mean) {
-        double front = (now[0] + now[1]) / 2;
-        double rear = (now[2] + now[3]) / 2;
-        double half = (rear - front) / 2;
+        double half = (rear(now) - front(now)) / 2;
         return equalGaps(mean - half, mean + half);
+    }
+
+    /**
+     * The rear's height that goes with a front's when the rake stays as a vehicle had it.
+     *
+     * @param had heights as they were, corners LF, RF, RR, LR, mm
+     */
+    public static double rearKeepingRake(double[] had, double front) {
+        return front + rear(had) - front(had);
+    }
+
+    /**
+     * The rear's height that goes with a front's when another way to measure is to read behind as in front: gaps over the
+     * tyres, or the frame. Both ways move alike with the body over the wheel; a frame point between the axles moves less, which
+     * the next try takes up.
+     *
+     * @param now heights as they stand, mm
+     * @param reads the same corners by the other way
+     */
+    public static double rearReadingAlike(double[] now, double[] reads, double front) {
+        return rear(now) + front(reads) + front - front(now) - rear(reads);
+    }
+
+    private static double front(double[] corners) {
+        return (corners[0] + corners[1]) / 2;
+    }
+
+    private static double rear(double[] corners) {
+        return (corners[2] + corners[3]) / 2;
     }
 
     /**

@@ -1,10 +1,12 @@
 package abbex.core.settling;
 
 import abbex.core.adjust.Symmetric;
+import abbex.core.units.Distance;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.apache.commons.statistics.distribution.NormalDistribution;
 import org.jspecify.annotations.Nullable;
 
@@ -25,6 +27,15 @@ public final class Settling {
     private static final double GRID_WIDTHS = 3;
     /** Nothing is known of the heights before the first sheet. */
     private static final double WIDE = 1e4;
+
+    /** A return is due from so far on (common practice). */
+    public static final Distance SOONEST = Distance.ofMiles(500);
+
+    /** And no later. */
+    public static final Distance LATEST = Distance.ofMiles(1000);
+
+    /** So much of it has to be over before what was seen tells the whole (ours). */
+    private static final double ENOUGH = 0.6;
 
     private static final NormalDistribution NORMAL = NormalDistribution.of(0, 1);
 
@@ -163,6 +174,12 @@ public final class Settling {
     /** After so many kilometres a share of it is over, as far as can be told. */
     public double after(double share) {
         return -distance() * Math.log(1 - share);
+    }
+
+    /** What it sinks in all by what was read alone, mm; empty before most of it is usually over. */
+    public static OptionalDouble seenTotal(double sunk, double distance) {
+        double over = share(distance, Prior.USUAL.distance());
+        return over < ENOUGH ? OptionalDouble.empty() : OptionalDouble.of(sunk / over);
     }
 
     /** From 0 to 1: how much of it is over after a distance. */

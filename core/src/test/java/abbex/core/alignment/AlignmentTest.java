@@ -91,7 +91,7 @@ class AlignmentTest {
     void a_limit_for_both_wheels_is_half_of_it_for_each() {
         PerEnd<Limits> total =
                 PerEnd.of(e -> new Limits(Optional.empty(), Optional.of(new Limits.Range(0.1, 0.5).each())));
-        assertEquals(List.of("WITHIN_LIMITS"), codes(NOTHING, PerCorner.of(c -> wheel(-1, 0.15)), total));
+        assertEquals(List.of("TOE_WITHIN_LIMITS"), codes(NOTHING, PerCorner.of(c -> wheel(-1, 0.15)), total));
         assertEquals(4, codes(NOTHING, PerCorner.of(c -> wheel(-1, 0.3)), total).size());
     }
 
@@ -102,15 +102,17 @@ class AlignmentTest {
     }
 
     @Test
-    void thrust_and_what_was_not_read_again() {
-        PerCorner<WheelAngles> before = PerCorner.of(c -> wheel(-1, 0.1));
-        PerCorner<WheelAngles> after = PerCorner.of(c -> c == Corner.LR
-                ? new WheelAngles(Optional.empty(), Optional.of(0.5), Optional.empty())
+    void what_was_read_before_the_work_neither_accuses_nor_clears() {
+        PerCorner<WheelAngles> before = PerCorner.of(c -> wheel(-4, 0.9));
+        PerCorner<WheelAngles> after = PerCorner.of(c -> c.end() == End.REAR
+                ? new WheelAngles(Optional.empty(), Optional.of(c == Corner.LR ? 0.15 : -0.15), Optional.empty())
                 : WheelAngles.NOT_READ);
         Alignment a = new Alignment(
                 before, after, UNLIMITED, PerEnd.of(e -> Optional.empty()), PerEnd.of(e -> AlignFinding.Reach.UNKNOWN));
-        assertEquals(0.2, Alignment.thrust(a.now()).orElseThrow(), 1e-12);
-        assertEquals(-1.0, a.now().get(Corner.LR).camber().orElseThrow());
+        assertEquals(0.15, Alignment.thrust(a.now()).orElseThrow(), 1e-12);
+        assertEquals(
+                List.of("TOE_NOT_READ", "TOE_NOT_READ", "THRUST_OFF"),
+                a.findings().stream().map(Finding::code).toList());
         assertTrue(a.camberMoved(Corner.LR).isEmpty());
         assertTrue(a.findings().stream()
                 .anyMatch(f -> f instanceof AlignFinding.ThrustOff off
