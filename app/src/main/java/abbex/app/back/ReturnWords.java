@@ -166,8 +166,8 @@ class ReturnWords {
                     Words.capital(words.word(end, reader)),
                     drop(planned.drop(end), reader),
                     drop(course.drop(end, 0), reader),
-                    course.driven() ? drop(course.drop(end, course.sunk(course.last(), end)), reader) : "",
-                    drop(course.drop(end, in.mean()), reader),
+                    course.driven() ? drop(course.dropNow(end, course.sunk(course.last(), end)), reader) : "",
+                    drop(course.dropNow(end, in.mean()), reader),
                     Numerals.html(
                             "± " + Numerals.uncertainty(Length.ofRoundedMm((in.most() - in.least()) / 2), reader))));
         }

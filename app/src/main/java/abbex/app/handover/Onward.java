@@ -86,7 +86,7 @@ public record Onward(
             List<AsLeft.Line> lines = new ArrayList<>();
             for (End end : End.values()) {
                 Settling.Foreseen in = course.sinks(end, Double.POSITIVE_INFINITY);
-                OptionalDouble drop = course.drop(end, in.mean());
+                OptionalDouble drop = course.dropNow(end, in.mean());
                 if (drop.isPresent()) {
                     lines.add(new AsLeft.Line(
                             Words.capital(words.word(end, reader)),

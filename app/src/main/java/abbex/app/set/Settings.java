@@ -9,12 +9,14 @@ import abbex.app.people.Withdrawals;
 import abbex.app.store.Ids;
 import abbex.app.store.Reads;
 import abbex.app.store.Times;
+import abbex.core.heights.Method;
 import abbex.core.setting.How;
 import abbex.core.setting.Option;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -67,12 +69,16 @@ public class Settings {
         return values.tell(by, job, StayValues.Station.SET, texts, from);
     }
 
-    /** The sheet on which something was turned last; empty where nothing was. */
-    public Optional<UUID> lastTurned(Job job) {
-        List<Move> all = moves(job);
-        return all.isEmpty()
-                ? Optional.empty()
-                : Optional.of(all.get(all.size() - 1).sheet());
+    /** A sheet as it was read before anything was turned on it: LF, RF, RR, LR, mm. */
+    public record Turned(UUID sheet, Method method, double[] before) {}
+
+    /** The sheets on which something was turned, in order, each once. */
+    public List<Turned> turned(Job job) {
+        Map<UUID, Turned> first = new LinkedHashMap<>();
+        moves(job)
+                .forEach(move -> first.putIfAbsent(
+                        move.sheet(), new Turned(move.sheet(), Method.valueOf(move.method()), move.heights())));
+        return List.copyOf(first.values());
     }
 
     /**

@@ -17,10 +17,12 @@ import java.util.UUID;
  * order LF, RF, RR, LR.
  *
  * @param arrived how far each end stood above its height when it was set down, mm; empty where that was not measured
+ * @param trimmed how far each end was let down when it was back, after it was read, mm; nothing where nothing was turned then
  * @param looks the set-down first; those without a distance are seen and not used
  * @param settling what all with a distance say
  */
-public record Course(Method method, List<OptionalDouble> arrived, List<Look> looks, Settling settling) {
+public record Course(
+        Method method, List<OptionalDouble> arrived, List<Double> trimmed, List<Look> looks, Settling settling) {
     /**
      * A sheet.
      *
@@ -79,6 +81,11 @@ public record Course(Method method, List<OptionalDouble> arrived, List<Look> loo
         return Settling.seenTotal(
                 (sunk(last(), End.FRONT) + sunk(last(), End.REAR)) / 2,
                 last().driven().orElse(0));
+    }
+
+    /** The same as it stands now: with what was turned on the return. */
+    public OptionalDouble dropNow(End end, double sunk) {
+        return drop(end, sunk + trimmed.get(end.ordinal()));
     }
 
     static int corner(Corner corner) {

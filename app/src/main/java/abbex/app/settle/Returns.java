@@ -112,15 +112,18 @@ public class Returns {
         return found;
     }
 
-    /** From the set-down on; where something was turned later, from there on. */
+    /** From the set-down on; where something was turned later, from there on. What is turned on the return was read before it. */
     private Optional<Course> course(Job job, JobSheets all, List<SettlingFinding> findings) {
         List<SheetData> lowered =
                 all.sheets().stream().filter(sheet -> sheet.stage().lowered()).toList();
         // What was turned on the only sheet was read again there.
-        Optional<UUID> turned = lowered.size() < 2 ? Optional.empty() : settings.lastTurned(job);
-        int first = Math.max(
-                0, lowered.stream().map(sheet -> sheet.row().id()).toList().indexOf(turned.orElse(null)));
-        List<SheetData> since = lowered.subList(Math.min(first, lowered.size()), lowered.size());
+        List<Settings.Turned> turned = lowered.size() < 2 ? List.of() : settings.turned(job);
+        int first = 0;
+        for (int i = 1; i < lowered.size(); i++) {
+            boolean back = i == lowered.size() - 1 && lowered.get(i).stage() == Stage.SETTLED;
+            first = !back && turnedOn(turned, lowered.get(i)).isPresent() ? i : first;
+        }
+        List<SheetData> since = lowered.subList(first, lowered.size());
         return WAYS.stream()
                 .filter(way -> !since.isEmpty() && since.get(0).heights().complete(way))
                 .findFirst()
@@ -131,10 +134,21 @@ public class Returns {
                         since.stream()
                                 .filter(sheet -> sheet.heights().complete(way))
                                 .toList(),
+                        turned,
                         findings));
     }
 
-    private Course course(Job job, JobSheets all, Method way, List<SheetData> since, List<SettlingFinding> findings) {
+    private static Optional<Settings.Turned> turnedOn(List<Settings.Turned> turned, SheetData sheet) {
+        return turned.stream().filter(t -> t.sheet().equals(sheet.row().id())).findFirst();
+    }
+
+    private Course course(
+            Job job,
+            JobSheets all,
+            Method way,
+            List<SheetData> since,
+            List<Settings.Turned> turned,
+            List<SettlingFinding> findings) {
         double tape = since.stream()
                 .flatMap(sheet -> Corner.WALK.stream()
                         .map(corner -> sheet.heights().at(corner, way).orElseThrow()))
@@ -150,7 +164,10 @@ public class Returns {
             boolean setDown = looks.isEmpty();
             Optional<Odometer> shows = setDown ? start : odometer(sheet, miles);
             OptionalDouble km = setDown ? OptionalDouble.of(0) : since(start, shows, driven, sheet.stage(), findings);
-            double[] heights = heights(sheet.heights(), way);
+            Optional<double[]> untouched = setDown
+                    ? Optional.empty()
+                    : turnedOn(turned, sheet).filter(t -> t.method() == way).map(Settings.Turned::before);
+            double[] heights = untouched.orElseGet(() -> heights(sheet.heights(), way));
             if (km.isPresent()) {
                 driven = km.getAsDouble();
                 settling.add(new Settling.Sheet(driven, heights));
@@ -158,7 +175,12 @@ public class Returns {
             looks.add(
                     new Course.Look(sheet.row().id(), sheet.stage(), sheet.row().madeAt(), km, shows, heights));
         }
-        return new Course(way, arrived(all, way, looks.get(0).heights()), List.copyOf(looks), settling);
+        double[] last = looks.get(looks.size() - 1).heights();
+        double[] now = heights(since.get(since.size() - 1).heights(), way);
+        List<Double> trimmed = Stream.of(End.values())
+                .map(end -> Course.mean(last, end) - Course.mean(now, end))
+                .toList();
+        return new Course(way, arrived(all, way, looks.get(0).heights()), trimmed, List.copyOf(looks), settling);
     }
 
     /** What is usual, by what the shop's other stays with the kit sank. */

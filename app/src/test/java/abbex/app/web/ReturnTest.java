@@ -255,4 +255,40 @@ class ReturnTest {
             assertEquals(404, nils.get("/jobs/" + job + "/" + other).statusCode());
         }
     }
+
+    /** Trimmed on the return: how far it had sunk was read before that, and is kept. */
+    @Test
+    void what_is_turned_on_the_return_does_not_hide_how_far_it_sank() {
+        String job = setDown();
+        orla.post("/jobs/" + job + "/set-down", "stage", "SETTLED");
+        walk(job, "13 3/16", "13 3/16", "13 7/16", "13 7/16");
+        odometer(job, "39,130 mi");
+        String sank = page("/jobs/" + job + "/return");
+        assertTrue(sank.contains("class=\"dot\""), sank);
+        orla.post(
+                "/jobs/" + job + "/set",
+                "kindFRONT",
+                "THREAD",
+                "pitchFRONT",
+                "2 mm",
+                "wantedFRONT",
+                "13 in",
+                "kindREAR",
+                "NONE");
+        orla.post("/jobs/" + job + "/set/turned", "locked", "true", "done", "0");
+        walk(job, "13", "13", "13 7/16", "13 7/16");
+        String trimmed = page("/jobs/" + job + "/return");
+        assertTrue(trimmed.contains("class=\"dot\"") && trimmed.contains("720 mi driven"), trimmed);
+        assertEquals(curve(sank), curve(trimmed), "the curve is that of the springs");
+        assertFalse(rows(sank).equals(rows(trimmed)), "where it stands now is another");
+    }
+
+    private static String curve(String page) {
+        return page.substring(page.indexOf("<svg class=\"sinking\""), page.indexOf("class=\"sinking-key\""));
+    }
+
+    private static String rows(String page) {
+        int from = page.indexOf("id=\"rows\"");
+        return page.substring(from, page.indexOf("</table>", from));
+    }
 }
