@@ -50,7 +50,7 @@ class ArchitectureTest {
                             "springs",
                             "motorcycle",
                             "truck")),
-            Map.entry("setting", Set.of("units", "figure", "vehicle", "adjust", "stance", "kit")),
+            Map.entry("setting", Set.of("units", "figure", "vehicle", "adjust", "stance", "kit", "heights")),
             Map.entry("balance", Set.of()),
             Map.entry("alignment", Set.of("units", "figure", "vehicle")),
             Map.entry("settling", Set.of("units", "figure", "vehicle", "adjust")),

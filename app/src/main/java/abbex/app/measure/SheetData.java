@@ -45,7 +45,7 @@ public final class SheetData {
         this.state = Map.copyOf(state);
         this.stage = StateItem.stage(said(StateItem.STAGE)).orElse(row.stage());
         this.heights = HeightSheet.of(
-                sheetState(),
+                state(this.state),
                 basis(rules, wheels),
                 current.stream().map(ReadingRow::reading).toList());
     }
@@ -149,14 +149,14 @@ public final class SheetData {
         return item.substring(StateItem.PRESSURE.length());
     }
 
-    private SheetState sheetState() {
+    static SheetState state(Map<String, String> texts) {
         Map<Place, Pressure> pressures = new HashMap<>();
         for (Place wheel : Places.wheels()) {
-            Pressure.parse(said(StateItem.pressure(wheel))).ifPresent(p -> pressures.put(wheel, p));
+            Pressure.parse(texts.getOrDefault(StateItem.pressure(wheel), "")).ifPresent(p -> pressures.put(wheel, p));
         }
         Map<SheetState.Item, String> said = new EnumMap<>(SheetState.Item.class);
         for (SheetState.Item item : SheetState.Item.values()) {
-            said.put(item, said(item.name()));
+            said.put(item, texts.getOrDefault(item.name(), ""));
         }
         return SheetState.of(pressures, said);
     }

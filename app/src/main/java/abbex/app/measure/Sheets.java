@@ -88,6 +88,7 @@ public class Sheets {
     private final Rules rules;
     private final Jobs jobs;
     private final KnownWheels wheels;
+    private final TurnedSince turned;
 
     Sheets(
             JdbcClient jdbc,
@@ -98,7 +99,9 @@ public class Sheets {
             ReadingLog log,
             Rules rules,
             Reads reads,
-            Clock clock) {
+            Clock clock,
+            TurnedSince turned) {
+        this.turned = turned;
         this.clock = clock;
         this.wheels = wheels;
         this.reads = reads;
@@ -247,8 +250,9 @@ public class Sheets {
     }
 
     /**
-     * Appends a reading. The same person's second text at a spot corrects the first; another person's is a repeat. A text
-     * sent twice under one client id counts once.
+     * Appends a reading. The same person's second text at a spot corrects the first; another person's is a repeat, but not of
+     * one that was read before something was turned: that is corrected by anybody's. A text sent twice under one client id
+     * counts once.
      */
     @Transactional
     public Outcome take(Person by, SheetRow sheet, MeasuringPoint spot, String raw, UUID client, Instant at) {
@@ -268,7 +272,8 @@ public class Sheets {
         }
         TapeReading read = parse.asReading().orElseThrow();
         ReadingRow last = last(log.mine(by, sheet, spot, rules.ways(by.shop())));
-        if (last != null && last.stands() && raw.equals(last.raw())) {
+        long before = turned.lastBefore(by.shop(), sheet.id());
+        if (last != null && last.stands() && raw.equals(last.raw()) && last.nr() > before) {
             return new Outcome.Stored(true);
         }
         Act act = Act.TAKE;
@@ -276,8 +281,23 @@ public class Sheets {
             act = Act.CORRECT;
             audit.add(by, Audit.What.CORRECTED, named(sheet, spot) + ": " + last.raw() + " – " + raw + waited(at));
         }
+        if (before > 0) {
+            replace(by, sheet, spot, raw, before, at);
+        }
         log.append(by, sheet, spot, client, act, raw, read.value(), last == null ? null : last.id(), null, at);
         return new Outcome.Stored(false);
+    }
+
+    /** What others read before it was turned is no repeat of what is read now. */
+    private void replace(Person by, SheetRow sheet, MeasuringPoint spot, String raw, long before, Instant at) {
+        of(by.shop(), sheet.job()).find(sheet.id()).stream()
+                .flatMap(data -> data.current().stream())
+                .filter(other -> other.spot().equals(spot))
+                .filter(other -> other.nr() <= before && !other.person().equals(by.id()))
+                .forEach(other -> {
+                    audit.add(by, Audit.What.CORRECTED, named(sheet, spot) + ": " + other.raw() + " – " + raw);
+                    log.append(by, sheet, spot, Ids.fresh(), Act.WITHDRAW, null, null, other.id(), null, at);
+                });
     }
 
     private static String named(SheetRow sheet, MeasuringPoint spot) {
@@ -314,6 +334,11 @@ public class Sheets {
         }
         audit.add(by, Audit.What.READING_UNDONE, named(sheet, spot) + ": " + last.raw());
         return true;
+    }
+
+    /** In which state a sheet was taken up to an entry of it. */
+    public SheetState state(UUID shop, SheetRow sheet, int upTo) {
+        return SheetData.state(said(shop, sheet, upTo));
     }
 
     /** What a sheet's state was up to an entry. */

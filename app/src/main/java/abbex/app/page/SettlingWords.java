@@ -12,6 +12,7 @@ import org.springframework.stereotype.Component;
 public class SettlingWords extends Wording {
     public SettlingWords() {
         of(Distance.class, (distance, words, reader) -> distance(distance, reader));
+        of(SettingFinding.Methods.class, (ways, words, reader) -> words.list(ways.methods(), reader));
         of(SettingFinding.Corners.class, (corners, words, reader) -> words.list(corners.corners(), reader));
         named(Watch.class, "watch.");
         of(

@@ -2,11 +2,12 @@ package abbex.app.set;
 
 import abbex.core.setting.How;
 import abbex.core.units.Length;
+import abbex.core.units.Pressure;
 import java.util.List;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
-/** What was done at an adjuster, as it is kept: {@code -}, {@code t9/4} or {@code s5000000>10000000} in nanometres. */
+/** What was done at an adjuster, as it is kept: {@code -}, {@code t9/4}, {@code a241.3>248.2} in kPa or {@code s5000000>10000000} in nanometres. */
 final class Hows {
     private Hows() {}
 
@@ -16,6 +17,9 @@ final class Hows {
         }
         if (how instanceof How.Swap swap) {
             return "s" + pieces(swap.out()) + ">" + pieces(swap.in());
+        }
+        if (how instanceof How.Air air) {
+            return "a" + air.from().kPa() + ">" + air.to().kPa();
         }
         return "-";
     }
@@ -32,6 +36,10 @@ final class Hows {
         if (code.startsWith("s")) {
             String[] sides = code.substring(1).split(">", -1);
             return new How.Swap(lengths(sides[0]), lengths(sides[1]));
+        }
+        if (code.startsWith("a")) {
+            String[] sides = code.substring(1).split(">");
+            return new How.Air(new Pressure(Double.parseDouble(sides[0])), new Pressure(Double.parseDouble(sides[1])));
         }
         return How.LEAVE;
     }

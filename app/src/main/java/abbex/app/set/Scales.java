@@ -19,6 +19,8 @@ final class Scales {
     static final String CROSS = "cross";
     /** How much was turned when it was weighed: after more turns the scales are asked again. */
     static final String WEIGHED = "weighed";
+    /** The whole as it was weighed before that, N. */
+    private static final String BEFORE = "weighedBefore";
 
     /** A wheel of a road car or a truck, N. */
     private static final double LEAST = 300;
@@ -41,6 +43,15 @@ final class Scales {
         }
         kept.put(CROSS, cross);
         boolean again = WEIGHTS.stream().anyMatch(field -> !standing.text(field).equals(kept.get(field)));
+        // What is typed anew without a turn between corrects; it is no other weighing.
+        boolean other = again && !stands(standing, turned);
+        kept.put(
+                BEFORE,
+                other
+                        ? loads(standing)
+                                .map(was -> Long.toString(Math.round(was.total())))
+                                .orElse("")
+                        : standing.text(BEFORE));
         kept.put(WEIGHED, again ? Integer.toString(turned) : standing.text(WEIGHED));
         return kept;
     }
@@ -68,6 +79,12 @@ final class Scales {
             }
         }
         return Optional.of(new WheelLoads(newtons[0], newtons[1], newtons[2], newtons[3]));
+    }
+
+    /** The whole when it was weighed the time before, N; empty where it was not. */
+    static OptionalDouble before(StayValues.Told told) {
+        String text = told.text(BEFORE);
+        return text.isEmpty() ? OptionalDouble.empty() : OptionalDouble.of(Double.parseDouble(text));
     }
 
     /** Nothing was turned since it was weighed. */

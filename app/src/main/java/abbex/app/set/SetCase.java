@@ -3,13 +3,18 @@ package abbex.app.set;
 import abbex.app.arrive.Job;
 import abbex.app.arrive.StayValues;
 import abbex.app.arrive.VehicleFacts;
+import abbex.app.kit.KitPlans;
 import abbex.app.measure.JobSheets;
 import abbex.app.measure.SheetData;
+import abbex.app.measure.SheetRow;
+import abbex.app.measure.Sheets;
 import abbex.core.balance.WheelLoads;
 import abbex.core.heights.Height;
 import abbex.core.heights.HeightSheet;
 import abbex.core.heights.Method;
 import abbex.core.heights.Reading;
+import abbex.core.heights.SheetState;
+import abbex.core.kit.EndPlan;
 import abbex.core.setting.Adjuster;
 import abbex.core.setting.Aim;
 import abbex.core.setting.Car;
@@ -20,12 +25,15 @@ import abbex.core.stance.Stance;
 import abbex.core.units.Length;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
+import abbex.core.vehicle.PerEnd;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.UUID;
+import java.util.Set;
+import java.util.function.IntFunction;
+import java.util.function.Supplier;
 
 /** A vehicle to be set: how it stands, what was tried, what is wanted. */
 final class SetCase {
@@ -40,7 +48,7 @@ final class SetCase {
 
     private static final double USUAL_TRACK = 1500;
 
-    /** Wheel rates are not told here: what is usual, and wide (ours). */
+    /** Wheel rates are not told here: what the plan has, and wide (ours). */
     private static final Car.Widths WIDE = new Car.Widths(0.35, 0.08, 0.2, 0.6, 0.4);
 
     /** A bar that was not taken apart, at a wheel, N/mm (common practice, from memory). */
@@ -53,6 +61,8 @@ final class SetCase {
     private final Method method;
     private final List<Settings.Move> all;
     private final List<Settings.Move> moves;
+    private final IntFunction<SheetState> states;
+    private final Supplier<KitPlans.Planned> plan;
 
     private SetCase(
             Job job,
@@ -60,7 +70,11 @@ final class SetCase {
             SheetData sheet,
             Optional<HeightSheet> arrived,
             Method method,
-            List<Settings.Move> all) {
+            List<Settings.Move> all,
+            IntFunction<SheetState> states,
+            Supplier<KitPlans.Planned> plan) {
+        this.plan = plan;
+        this.states = states;
         this.arrived = arrived;
         this.job = job;
         this.told = told;
@@ -73,17 +87,27 @@ final class SetCase {
     }
 
     /** Empty until all four corners were measured one way. */
-    static Optional<SetCase> of(Job job, StayValues.Told told, JobSheets sheets, List<Settings.Move> all) {
+    static Optional<SetCase> of(
+            Job job, StayValues.Told told, Sheets of, List<Settings.Move> all, Supplier<KitPlans.Planned> plan) {
+        JobSheets sheets = of.of(job.shop(), job.id());
         Optional<HeightSheet> arrived = sheets.before().map(SheetData::heights);
         return sheets.newest()
                 .flatMap(sheet -> WAYS.stream()
                         .filter(way -> sheet.heights().complete(way))
                         .findFirst()
-                        .map(way -> new SetCase(job, told, sheet, arrived, way, all)));
+                        .map(way -> new SetCase(
+                                job,
+                                told,
+                                sheet,
+                                arrived,
+                                way,
+                                all,
+                                said -> of.state(job.shop(), sheet.row(), said),
+                                plan)));
     }
 
-    UUID sheet() {
-        return sheet.row().id();
+    SheetRow sheet() {
+        return sheet.row();
     }
 
     Method method() {
@@ -111,8 +135,15 @@ final class SetCase {
         return now;
     }
 
+    /** Of any way to measure at a corner. */
     long newestReading() {
-        return Corner.WALK.stream().mapToLong(this::nr).max().orElse(0);
+        return Corner.WALK.stream()
+                .flatMap(corner ->
+                        Arrays.stream(Method.values()).flatMap(way -> sheet.heights().at(corner, way).stream()))
+                .flatMap(height -> height.readings().stream())
+                .mapToLong(Reading::nr)
+                .max()
+                .orElse(0);
     }
 
     private long nr(Corner corner) {
@@ -128,13 +159,28 @@ final class SetCase {
         return Corner.WALK.stream().filter(c -> nr(c) <= after).toList();
     }
 
+    /** Other ways that were read at corners, and not since something was turned. */
+    List<Method> stale() {
+        if (moves.isEmpty()) {
+            return List.of();
+        }
+        long after = moves.get(moves.size() - 1).afterNr();
+        return Arrays.stream(Method.values())
+                .filter(way -> way != method)
+                .filter(way -> Corner.WALK.stream()
+                        .flatMap(c -> sheet.heights().at(c, way).stream())
+                        .flatMap(h -> h.readings().stream())
+                        .anyMatch(reading -> reading.nr() <= after))
+                .toList();
+    }
+
     /** Something can be turned; the form asks for the height of an end that can. */
     boolean told() {
         return Arrays.stream(End.values()).anyMatch(e -> SetForm.kind(told, e) != SetForm.Kind.NONE);
     }
 
-    private Optional<Length> wanted(End end) {
-        String raw = told.text(SetForm.field("wanted", end));
+    private Optional<Length> wanted(Corner corner) {
+        String raw = SetForm.text(told, "wanted", corner);
         return raw.isEmpty() ? Optional.empty() : Optional.of(SetForm.mm(raw));
     }
 
@@ -144,7 +190,7 @@ final class SetCase {
 
     /** The rear's target as it follows the front's, mm; empty where what it follows was not measured. */
     OptionalDouble follows() {
-        Optional<Length> front = wanted(End.FRONT);
+        OptionalDouble front = mean(wanted(End.FRONT.left()), wanted(End.FRONT.right()));
         if (front.isEmpty()) {
             return OptionalDouble.empty();
         }
@@ -153,16 +199,21 @@ final class SetCase {
             case RAKE ->
                 arrived.filter(before -> before.complete(method))
                         .map(before -> heights(before, method))
-                        .map(was -> OptionalDouble.of(
-                                Aim.rearKeepingRake(was, front.get().mm())))
+                        .map(was -> OptionalDouble.of(Aim.rearKeepingRake(was, front.getAsDouble())))
                         .orElse(OptionalDouble.empty());
-            case GAPS -> alike(Method.TG, front.get());
-            case LEVEL -> alike(Method.FG, front.get());
+            case GAPS -> alike(Method.TG, front.getAsDouble());
+            case LEVEL -> alike(Method.FG, front.getAsDouble());
         };
     }
 
+    private static OptionalDouble mean(Optional<Length> left, Optional<Length> right) {
+        return left.isEmpty() || right.isEmpty()
+                ? OptionalDouble.empty()
+                : OptionalDouble.of((left.get().mm() + right.get().mm()) / 2);
+    }
+
     /** Where the rear comes to if a way to measure is to read behind as in front; it was read since the last turn. */
-    private OptionalDouble alike(Method way, Length front) {
+    private OptionalDouble alike(Method way, double front) {
         long after = moves.isEmpty() ? 0 : moves.get(moves.size() - 1).afterNr();
         boolean read = sheet.heights().complete(way)
                 && Corner.WALK.stream()
@@ -171,7 +222,7 @@ final class SetCase {
         if (!read) {
             return OptionalDouble.empty();
         }
-        return OptionalDouble.of(Aim.rearReadingAlike(now(), heights(sheet.heights(), way), front.mm()));
+        return OptionalDouble.of(Aim.rearReadingAlike(now(), heights(sheet.heights(), way), front));
     }
 
     private static double[] heights(HeightSheet sheet, Method way) {
@@ -186,8 +237,7 @@ final class SetCase {
     double[] wanted() {
         double[] wanted = new double[Corner.WALK.size()];
         double[] now = now();
-        Arrays.setAll(
-                wanted, c -> wanted(Corner.WALK.get(c).end()).map(Length::mm).orElse(now[c]));
+        Arrays.setAll(wanted, c -> wanted(Corner.WALK.get(c)).map(Length::mm).orElse(now[c]));
         follows().ifPresent(rear -> {
             wanted[End.REAR.left().ordinal()] = rear;
             wanted[End.REAR.right().ordinal()] = rear;
@@ -197,12 +247,27 @@ final class SetCase {
 
     List<Adjuster> adjusters() {
         List<Adjuster> corners = new ArrayList<>();
+        Adjusters turn = turn();
         for (int c = 0; c < Corner.WALK.size(); c++) {
             int corner = c;
             List<How> done = all.stream().map(m -> m.hows().get(corner)).toList();
-            corners.add(SetForm.adjuster(told, Corner.WALK.get(c).end(), done));
+            corners.add(turn.at(Corner.WALK.get(c), done));
         }
         return corners;
+    }
+
+    private Adjusters turn() {
+        return new Adjusters(told, PerEnd.of(end -> plan.get().now().get(end).ratio()));
+    }
+
+    /** As the kit leaves it, else as the end is. */
+    private double rate(End end) {
+        return plan.get()
+                .plan()
+                .ends()
+                .get(end)
+                .map(EndPlan::wheelRate)
+                .orElseGet(() -> plan.get().now().get(end).wheelRate().value());
     }
 
     private Car car() {
@@ -215,7 +280,7 @@ final class SetCase {
         double rear = track(End.REAR) / 2;
         boolean apart = !told.text(SetForm.LINKS).isEmpty();
         double[] rates = new double[Corner.WALK.size()];
-        Arrays.fill(rates, Stance.USUAL_WHEEL_RATE);
+        Arrays.setAll(rates, c -> rate(Corner.WALK.get(c).end()));
         return new Car(
                 new double[] {base, base, -base, -base},
                 new double[] {front, -front, -rear, rear},
@@ -224,7 +289,8 @@ final class SetCase {
                 apart ? 0 : USUAL_BAR,
                 apart ? 0 : USUAL_BAR,
                 Double.POSITIVE_INFINITY,
-                WIDE);
+                WIDE,
+                Corner.WALK.stream().mapToDouble(turn()::width).toArray());
     }
 
     private double track(End end) {
@@ -251,16 +317,63 @@ final class SetCase {
                 .orElseThrow();
         Tries tries = new Tries(car(), read(), tape, SCATTER);
         double[] moved = new double[Corner.WALK.size()];
+        SheetState before = null;
         for (Settings.Move move : moves) {
+            SheetState here = state(move);
+            if (before != null && apart(before, here)) {
+                tries.inAnotherState();
+            }
+            before = here;
             tries.add(moved, move.heights());
             for (int c = 0; c < moved.length; c++) {
                 moved[c] += move.moves()[c];
             }
         }
         if (toMeasure().isEmpty()) {
+            if (before != null && apart(before, sheet.heights().state())) {
+                tries.inAnotherState();
+            }
             tries.add(moved, now());
         }
         return tries.known();
+    }
+
+    private SheetState state(Settings.Move move) {
+        Integer said = move.said();
+        return said == null || said == said() ? sheet.heights().state() : states.apply(said);
+    }
+
+    /** The last entry of the sheet's state. */
+    int said() {
+        return sheet.row().said();
+    }
+
+    /** What differs between two tries by what was said; what is in the bags is what is turned where bags are. */
+    private Set<SheetState.Item> unlike(SheetState one, SheetState other) {
+        Set<SheetState.Item> unlike = one.unlike(other);
+        if (Arrays.stream(End.values()).anyMatch(e -> SetForm.kind(told, e) == SetForm.Kind.BAG)) {
+            unlike.remove(SheetState.Item.BAG_PRESSURE);
+        }
+        return unlike;
+    }
+
+    private boolean apart(SheetState one, SheetState other) {
+        return !unlike(one, other).isEmpty() || one.pressuresUnlike(other);
+    }
+
+    /** The tyres were at other pressures when the last try was measured. */
+    boolean pressuresChanged() {
+        return !moves.isEmpty()
+                && toMeasure().isEmpty()
+                && state(moves.get(moves.size() - 1))
+                        .pressuresUnlike(sheet.heights().state());
+    }
+
+    /** What was said to be otherwise when the last try was measured. */
+    Set<SheetState.Item> changed() {
+        return moves.isEmpty() || !toMeasure().isEmpty()
+                ? Set.of()
+                : unlike(state(moves.get(moves.size() - 1)), sheet.heights().state());
     }
 
     SettingSolver.Answer solve(Tries.Known known) {
@@ -277,6 +390,15 @@ final class SetCase {
     /** What the scales show as it stands, N; empty where it was not weighed, or turned since. */
     Optional<WheelLoads> weighed() {
         return Scales.loads(told).filter(loads -> Scales.stands(told, all.size()));
+    }
+
+    /** Together it weighs a person more or less than when it was weighed before. */
+    boolean weighedWithSomebody() {
+        return Scales.loads(told)
+                .flatMap(loads -> Scales.before(told).stream()
+                        .mapToObj(loads::byAPersonFrom)
+                        .findFirst())
+                .orElse(false);
     }
 
     /** It was weighed before the last thing was turned. */

@@ -4,6 +4,8 @@ import abbex.app.arrive.Job;
 import abbex.app.arrive.Jobs;
 import abbex.app.arrive.StayValues;
 import abbex.app.form.Form;
+import abbex.app.kit.KitPlans;
+import abbex.app.kit.Kits;
 import abbex.app.measure.Sheets;
 import abbex.app.page.JobHeads;
 import abbex.app.page.Me;
@@ -11,12 +13,15 @@ import abbex.app.page.NotHere;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.app.people.Person;
+import abbex.core.heights.MeasuringPoint;
 import abbex.core.setting.Adjuster;
 import abbex.core.setting.Option;
 import abbex.core.setting.SettingSolver;
 import abbex.core.setting.Tries;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -32,14 +37,31 @@ import org.springframework.web.servlet.ModelAndView;
 /** Setting: what to turn, one corner turned by hand and the others seen to answer, what was turned, measured again. */
 @Controller
 class SetController {
+    private static final String READ = "read";
+
     private final Jobs jobs;
     private final Sheets sheets;
     private final Settings settings;
     private final SetWords said;
     private final JobHeads heads;
     private final Words words;
+    private final Kits kits;
+    private final KitPlans plans;
+    private final Clock clock;
 
-    SetController(Jobs jobs, Sheets sheets, Settings settings, SetWords said, JobHeads heads, Words words) {
+    SetController(
+            Jobs jobs,
+            Sheets sheets,
+            Settings settings,
+            SetWords said,
+            JobHeads heads,
+            Words words,
+            Kits kits,
+            KitPlans plans,
+            Clock clock) {
+        this.clock = clock;
+        this.kits = kits;
+        this.plans = plans;
         this.jobs = jobs;
         this.sheets = sheets;
         this.settings = settings;
@@ -114,6 +136,34 @@ class SetController {
         return form.fits() ? back(id) : page(me, job, form, form);
     }
 
+    /** Heights read again after a turn; what can be read is kept, whatever stands in the other fields. */
+    @PostMapping("/jobs/{id}/set/measured")
+    ModelAndView measured(@Me Person me, @PathVariable UUID id, @RequestParam Map<String, String> parameters) {
+        Job job = job(me, id);
+        Form form = new Form(me, words, parameters);
+        SetCase at = at(job).orElseThrow(NotHere::new);
+        for (Corner corner : Corner.WALK) {
+            String field = READ + corner.code();
+            if (!form.text(field).isEmpty()) {
+                UUID client = UUID.nameUUIDFromBytes(
+                        (form.text("client") + corner + at.sheet().id()).getBytes(StandardCharsets.UTF_8));
+                Sheets.Outcome outcome = sheets.take(
+                        me,
+                        at.sheet(),
+                        MeasuringPoint.of(corner, at.method()),
+                        form.text(field),
+                        client,
+                        clock.instant());
+                if (outcome instanceof Sheets.Outcome.Refused refused) {
+                    form.refused(field, refused.why());
+                } else if (outcome instanceof Sheets.Outcome.SentOther other) {
+                    form.problem(field, "problem.sent.other", "read", other.raw());
+                }
+            }
+        }
+        return form.fits() ? back(id) : page(me, job, form, Form.blank(me, words));
+    }
+
     @PostMapping("/jobs/{id}/set/{move}/take-back")
     ModelAndView takeBack(@Me Person me, @PathVariable UUID id, @PathVariable UUID move) {
         settings.takeBack(me, job(me, id), move);
@@ -125,7 +175,7 @@ class SetController {
     }
 
     private Optional<SetCase> at(Job job) {
-        return SetCase.of(job, settings.told(job), sheets.of(job.shop(), job.id()), settings.moves(job));
+        return SetCase.of(job, settings.told(job), sheets, settings.moves(job), () -> plans.of(job));
     }
 
     /** What somebody chose at a corner, else what is best. */
@@ -149,6 +199,7 @@ class SetController {
         StayValues.Told told = settings.told(job);
         Optional<SetCase> at = at(job);
         page.addObject("told", told);
+        page.addObject("usual", usual(job, told, at, reader));
         page.addObject("ends", End.values());
         page.addObject("kinds", SetForm.Kind.values());
         page.addObject("policies", SetForm.Policy.values());
@@ -159,10 +210,23 @@ class SetController {
                 "sheet",
                 sheets.of(job.shop(), job.id()).newest().map(s -> s.row().id()).orElse(null));
         page.addObject("way", at.map(a -> words.word(a.method(), reader)).orElse(""));
+        page.addObject("client", UUID.randomUUID());
+        page.addObject(
+                "corners",
+                at.stream()
+                        .flatMap(a -> Corner.WALK.stream()
+                                .filter(c -> a.toMeasure().contains(c)
+                                        || !form.text(READ + c.code()).isEmpty()))
+                        .toList());
         page.addObject("again", at.map(a -> words.list(a.toMeasure(), reader)).orElse(""));
         page.addObject(
                 "view", at.filter(SetCase::told).map(a -> view(a, hand, reader)).orElse(null));
         return page;
+    }
+
+    /** Only before anything was told of an end: what is taken out afterwards stays out. */
+    private SetUsual usual(Job job, StayValues.Told told, Optional<SetCase> at, Reader reader) {
+        return new SetUsual(told, kits.of(job).chosen().values(), at.map(SetCase::method), plans.of(job), reader);
     }
 
     private SetPage view(SetCase at, Form hand, Reader reader) {

@@ -1,8 +1,10 @@
 package abbex.app.set;
 
 import abbex.app.arrive.Job;
+import abbex.app.kit.KitPlans;
 import abbex.app.measure.Sheets;
 import abbex.core.setting.SettingFinding;
+import java.util.ArrayList;
 import java.util.List;
 import org.springframework.stereotype.Service;
 
@@ -11,18 +13,26 @@ import org.springframework.stereotype.Service;
 public class SetFindings {
     private final Settings settings;
     private final Sheets sheets;
+    private final KitPlans plans;
 
-    SetFindings(Settings settings, Sheets sheets) {
+    SetFindings(Settings settings, Sheets sheets, KitPlans plans) {
+        this.plans = plans;
         this.settings = settings;
         this.sheets = sheets;
     }
 
     public List<SettingFinding> of(Job job) {
-        return SetCase.of(job, settings.told(job), sheets.of(job.shop(), job.id()), settings.moves(job))
-                .map(SetCase::toMeasure)
-                .filter(corners -> !corners.isEmpty())
-                .map(corners -> List.<SettingFinding>of(new SettingFinding.TurnedNotMeasured(corners)))
-                .orElse(List.of());
+        List<SettingFinding> found = new ArrayList<>();
+        SetCase.of(job, settings.told(job), sheets, settings.moves(job), () -> plans.of(job))
+                .ifPresent(at -> {
+                    if (!at.toMeasure().isEmpty()) {
+                        found.add(new SettingFinding.TurnedNotMeasured(at.toMeasure()));
+                    }
+                    if (!at.stale().isEmpty()) {
+                        found.add(new SettingFinding.ReadBeforeTurned(at.stale()));
+                    }
+                });
+        return found;
     }
 
     /** Something was turned. */

@@ -2,18 +2,17 @@ package abbex.app.set;
 
 import abbex.app.arrive.StayValues;
 import abbex.app.form.Form;
+import abbex.app.kit.BagText;
 import abbex.app.kit.StackSizes;
 import abbex.app.kit.TurnsText;
-import abbex.core.kit.Stacks;
-import abbex.core.setting.Adjuster;
-import abbex.core.setting.How;
+import abbex.core.kit.EndNow;
 import abbex.core.units.Graduation;
 import abbex.core.units.Length;
 import abbex.core.units.LengthUnit;
 import abbex.core.units.TapeReading;
 import abbex.core.units.TapeText;
+import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -25,17 +24,30 @@ final class SetForm {
     static final String POLICY = "policy";
     private static final Length HIGHEST = Length.ofMm(1500);
     private static final Length COARSEST = Length.ofMm(20);
+    private static final Length MOST_LIFT = Length.ofMm(100);
     private static final double MOST_TURNS = 60;
-    private static final double LEAST_RATIO = 0.3;
-    private static final double MOST_RATIO = 2;
-    /** Turns that are taken to be left each way while nobody has said (ours). */
-    private static final double USUAL_TURNS = 10;
-
+    private static final double LEAST_RATIO = EndNow.LEAST_RATIO;
+    private static final double MOST_RATIO = EndNow.MOST_RATIO;
     private static final String USUAL_PARTS = "4";
     private static final List<String> PARTS = List.of("1", "2", "4", "8");
 
-    private static final List<String> FIELDS =
-            List.of("kind", "wanted", "pitch", "parts", "up", "down", "ratio", "sizes", "there");
+    private static final List<String> FIELDS = List.of(
+            "kind",
+            "wanted",
+            "pitch",
+            "parts",
+            "up",
+            "down",
+            "ratio",
+            "sizes",
+            "there",
+            "air",
+            "airLeast",
+            "airMost",
+            "lift");
+
+    /** What the right side of an end may have otherwise. */
+    static final List<String> SIDES = List.of("wanted", "up", "down", "there", "air");
 
     /** What the rear's target follows. */
     enum Policy {
@@ -52,14 +64,35 @@ final class SetForm {
     /** What an end is set by. */
     enum Kind {
         NONE,
+        /** A ring on a threaded body. */
         THREAD,
-        STACK
+        STACK,
+        /** A jack bolt at a seat. */
+        BOLT,
+        /** A rod of adjustable length. */
+        LINK,
+        /** Air, each bag by a valve of its own. */
+        BAG;
+
+        boolean turned() {
+            return this == THREAD || this == BOLT || this == LINK;
+        }
     }
 
     private SetForm() {}
 
     static String field(String name, End end) {
         return name + end.name();
+    }
+
+    static String right(String name, End end) {
+        return field(name + "Right", end);
+    }
+
+    /** What is told of a corner: of its end, or of its right side where that differs. */
+    static String text(StayValues.Told told, String name, Corner corner) {
+        String own = corner == corner.end().right() ? told.text(right(name, corner.end())) : "";
+        return own.isEmpty() ? told.text(field(name, corner.end())) : own;
     }
 
     /** Reads what was typed; the texts as they are kept, problems at their fields. */
@@ -75,20 +108,52 @@ final class SetForm {
                     ? kind != Kind.NONE || policy != Policy.GIVEN
                     : kind != Kind.NONE && policy == Policy.GIVEN;
             kept.put(field("wanted", end), length(form, field("wanted", end), HIGHEST, asked));
+            kept.put(right("wanted", end), length(form, right("wanted", end), HIGHEST, false));
             kept.put(
                     field("pitch", end),
-                    kind == Kind.THREAD
+                    kind.turned()
                             ? length(form, field("pitch", end), COARSEST, true)
                             : readable(form.text(field("pitch", end))));
             String parts = form.text(field("parts", end), USUAL_PARTS);
             kept.put(field("parts", end), PARTS.contains(parts) ? parts : USUAL_PARTS);
-            kept.put(field("up", end), turns(form, field("up", end), kind));
-            kept.put(field("down", end), turns(form, field("down", end), kind));
+            for (String field : List.of(field("up", end), field("down", end), right("up", end), right("down", end))) {
+                kept.put(field, turns(form, field, kind));
+            }
             kept.put(field("ratio", end), ratio(form, field("ratio", end), kind));
             kept.put(field("sizes", end), pieces(form, field("sizes", end), kind, true));
             kept.put(field("there", end), pieces(form, field("there", end), kind, false));
+            kept.put(right("there", end), pieces(form, right("there", end), kind, false));
+            bag(form, end, kind, kept);
         }
         return kept;
+    }
+
+    private static void bag(Form form, End end, Kind kind, Map<String, String> kept) {
+        kept.put(field("air", end), air(form, field("air", end), kind, true));
+        for (String field : List.of(right("air", end), field("airLeast", end), field("airMost", end))) {
+            kept.put(field, air(form, field, kind, false));
+        }
+        kept.put(
+                field("lift", end),
+                kind == Kind.BAG
+                        ? length(form, field("lift", end), MOST_LIFT, true)
+                        : readable(form.text(field("lift", end))));
+    }
+
+    /** A pressure as it is kept, with its unit. */
+    private static String air(Form form, String field, Kind kind, boolean needed) {
+        String text = form.text(field);
+        if (text.isEmpty() && !(needed && kind == Kind.BAG)) {
+            return "";
+        }
+        boolean metric = form.reader().unit().metric();
+        if (BagText.pressure(text, metric).isEmpty()) {
+            if (kind == Kind.BAG) {
+                form.problem(field, "problem.set.air", "read", text);
+            }
+            return "";
+        }
+        return text.matches(".*[A-Za-z].*") ? text : text + (metric ? " bar" : " psi");
     }
 
     /** Every field as it stands, empty ones too. */
@@ -98,6 +163,7 @@ final class SetForm {
         all.put(POLICY, told.text(POLICY));
         for (End end : End.values()) {
             FIELDS.forEach(name -> all.put(field(name, end), told.text(field(name, end))));
+            SIDES.forEach(name -> all.put(right(name, end), told.text(right(name, end))));
         }
         return all;
     }
@@ -115,7 +181,7 @@ final class SetForm {
         String text = form.text(field);
         OptionalDouble turns = TurnsText.read(text);
         boolean read = turns.isPresent() && turns.getAsDouble() >= 0 && turns.getAsDouble() <= MOST_TURNS;
-        if (!text.isEmpty() && !read && kind == Kind.THREAD) {
+        if (!text.isEmpty() && !read && kind.turned()) {
             form.problem(field, "problem.kit.turns", "read", text);
         }
         return read ? text : "";
@@ -123,7 +189,7 @@ final class SetForm {
 
     private static String ratio(Form form, String field, Kind kind) {
         String text = form.text(field);
-        if (text.isEmpty() || kind == Kind.NONE) {
+        if (text.isEmpty() || kind == Kind.NONE || kind == Kind.BAG) {
             return "";
         }
         form.number(field, LEAST_RATIO, MOST_RATIO);
@@ -147,33 +213,6 @@ final class SetForm {
         return read ? kept : "";
     }
 
-    /** What there is for a corner, after what was done there. */
-    static Adjuster adjuster(StayValues.Told told, End end, List<How> done) {
-        double ratio = number(told.text(field("ratio", end)), 1);
-        return switch (kind(told, end)) {
-            case NONE -> Adjuster.fixed();
-            case THREAD -> thread(told, end, done, ratio);
-            case STACK ->
-                Adjuster.stack(
-                        StackSizes.read(told.text(field("sizes", end))).orElse(List.of()),
-                        there(told, end, done),
-                        ratio);
-        };
-    }
-
-    private static Adjuster thread(StayValues.Told told, End end, List<How> done, double ratio) {
-        int per = (int) number(told.text(field("parts", end)), 4);
-        int net = done.stream()
-                .mapToInt(h -> h instanceof How.Turns t ? t.parts() * per / t.perTurn() : 0)
-                .sum();
-        return Adjuster.thread(
-                mm(told.text(field("pitch", end))),
-                per,
-                left(told.text(field("down", end)), per, net),
-                left(told.text(field("up", end)), per, -net),
-                ratio);
-    }
-
     static Policy policy(StayValues.Told told) {
         String policy = told.text(POLICY);
         return policy.isEmpty() ? Policy.GIVEN : Policy.valueOf(policy);
@@ -184,36 +223,11 @@ final class SetForm {
         return kind.isEmpty() ? Kind.NONE : Kind.valueOf(kind);
     }
 
-    private static int left(String turns, int perTurn, int net) {
-        double all = TurnsText.read(turns).orElse(USUAL_TURNS);
-        return Math.max(0, (int) Math.floor(all * perTurn + 1e-9) + net);
-    }
-
-    private static double number(String text, double usual) {
-        return text.isEmpty() ? usual : Double.parseDouble(text.replace('−', '-'));
-    }
-
     /** A length as it is kept, with its unit. */
     static Length mm(String raw) {
         return TapeText.parse(raw, LengthUnit.INCH, Graduation.SIXTEENTH_INCH, TapeText.Allowed.ANY, HIGHEST)
                 .asReading()
                 .map(TapeReading::value)
                 .orElse(Length.ZERO);
-    }
-
-    private static List<Length> there(StayValues.Told told, End end, List<How> done) {
-        List<Length> there = new ArrayList<>();
-        for (Stacks.Size size : StackSizes.read(told.text(field("there", end))).orElse(List.of())) {
-            for (int n = 0; n < size.pieces(); n++) {
-                there.add(size.thickness());
-            }
-        }
-        for (How how : done) {
-            if (how instanceof How.Swap swap) {
-                swap.out().forEach(there::remove);
-                there.addAll(swap.in());
-            }
-        }
-        return there;
     }
 }

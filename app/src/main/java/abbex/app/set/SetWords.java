@@ -105,6 +105,15 @@ class SetWords {
                     ? words.say("set.take-out", reader, "out", pieces(swap.out(), reader))
                     : words.say("set.swap", reader, "out", pieces(swap.out(), reader), "in", pieces(swap.in(), reader));
         }
+        if (how instanceof How.Air air) {
+            return words.say(
+                    air.to().kPa() > air.from().kPa() ? "set.air.up" : "set.air.down",
+                    reader,
+                    "from",
+                    air.from(),
+                    "to",
+                    air.to());
+        }
         return words.say("set.leave", reader);
     }
 
@@ -204,6 +213,12 @@ class SetWords {
                                 Math.round(100 * share)))));
             }
         }
+        if (!at.changed().isEmpty()) {
+            says.add(look("set.changed", reader, "what", words.list(at.changed(), reader)));
+        }
+        if (at.pressuresChanged()) {
+            says.add(look("set.changed", reader, "what", words.say("set.changed.pressures", reader)));
+        }
         if (at.policy() != SetForm.Policy.GIVEN) {
             says.add(follows(at, reader));
         }
@@ -233,6 +248,9 @@ class SetWords {
     /** Cross, left and rear as weighed and after what is chosen. */
     private List<SetPage.Line> scales(SetCase at, Tries.Known known, double[] moves, Reader reader) {
         List<SetPage.Line> says = new ArrayList<>();
+        if (at.weighedWithSomebody()) {
+            says.add(look("set.somebody", reader));
+        }
         if (at.toWeigh()) {
             says.add(look("set.weigh-again", reader));
         }

@@ -3,6 +3,7 @@ package abbex.app.set;
 import abbex.app.arrive.Job;
 import abbex.app.arrive.Jobs;
 import abbex.app.arrive.StayValues;
+import abbex.app.measure.TurnedSince;
 import abbex.app.people.Audit;
 import abbex.app.people.Person;
 import abbex.app.people.Withdrawals;
@@ -24,15 +25,16 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.DoubleStream;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** What was told of adjusters and wishes, and what was turned since. */
 @Service
-public class Settings {
+public class Settings implements TurnedSince {
     private static final String MOVES = """
-            select m.id, m.sheet_id, m.method, m.heights, m.after_nr, m.moves, m.hows, m.made_at, p.initials
+            select m.id, m.sheet_id, m.method, m.heights, m.after_nr, m.moves, m.hows, m.said, m.made_at, p.initials
               from setting_move m join person p on p.id = m.person_id
              where m.shop_id = :shop and m.job_id = :job
                and not exists (select 1 from withdrawal w where w.shop_id = m.shop_id and w.of_id = m.id)
@@ -40,8 +42,14 @@ public class Settings {
             """;
 
     private static final String MOVE = """
-            insert into setting_move (id, shop_id, job_id, sheet_id, method, heights, after_nr, moves, hows, person_id, made_at)
-            values (:id, :shop, :job, :sheet, :method, :heights, :after, :moves, :hows, :person, :at)
+            insert into setting_move (id, shop_id, job_id, sheet_id, method, heights, after_nr, moves, hows, said, person_id, made_at)
+            values (:id, :shop, :job, :sheet, :method, :heights, :after, :moves, :hows, :said, :person, :at)
+            """;
+
+    private static final String LAST = """
+            select coalesce(max(m.after_nr), 0) from setting_move m
+             where m.shop_id = :shop and m.sheet_id = :sheet
+               and not exists (select 1 from withdrawal w where w.shop_id = m.shop_id and w.of_id = m.id)
             """;
 
     private final JdbcClient jdbc;
@@ -88,6 +96,7 @@ public class Settings {
      * @param afterNr the newest reading then
      * @param moves at the wheel as believed, mm
      * @param hows what was done at each corner
+     * @param said the last entry of the sheet's state then; null where nobody knows
      */
     record Move(
             UUID id,
@@ -97,6 +106,7 @@ public class Settings {
             long afterNr,
             double[] moves,
             List<How> hows,
+            @Nullable Integer said,
             Instant at,
             String initials) {}
 
@@ -119,6 +129,7 @@ public class Settings {
                         Stream.of(row.getString("hows").split(" "))
                                 .map(Hows::of)
                                 .toList(),
+                        row.getObject("said", Integer.class),
                         Times.instant(row, "made_at"),
                         row.getString("initials")))
                 .list();
@@ -139,16 +150,26 @@ public class Settings {
                 .param("id", Ids.fresh().toString())
                 .param("shop", job.shop().toString())
                 .param("job", job.id().toString())
-                .param("sheet", at.sheet().toString())
+                .param("sheet", at.sheet().id().toString())
                 .param("method", at.method().name())
                 .param("heights", text(at.now()))
                 .param("after", at.newestReading())
                 .param("moves", text(chosen.stream().mapToDouble(Option::move).toArray()))
                 .param("hows", chosen.stream().map(o -> Hows.code(o.how())).collect(Collectors.joining(" ")))
+                .param("said", at.said())
                 .param("person", by.id().toString())
                 .param("at", Times.column(clock.instant()))
                 .update();
         return true;
+    }
+
+    @Override
+    public long lastBefore(UUID shop, UUID sheet) {
+        return jdbc.sql(LAST)
+                .param("shop", shop.toString())
+                .param("sheet", sheet.toString())
+                .query(Long.class)
+                .single();
     }
 
     /** Takes the last one back. */

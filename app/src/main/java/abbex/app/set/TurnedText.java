@@ -46,11 +46,14 @@ public class TurnedText {
     /** Turns of a thread add up; a piece that was put in and taken out again is none. */
     static List<How> inAll(List<How> done) {
         int parts = 0;
+        How.Air air = null;
         List<Length> out = new ArrayList<>();
         List<Length> in = new ArrayList<>();
         for (How how : done) {
             if (how instanceof How.Turns turns) {
                 parts += turns.parts() * PARTS / turns.perTurn();
+            } else if (how instanceof How.Air let) {
+                air = new How.Air(air == null ? let.from() : air.from(), let.to());
             } else if (how instanceof How.Swap swap) {
                 swap.out().forEach(piece -> {
                     if (!in.remove(piece)) {
@@ -67,6 +70,9 @@ public class TurnedText {
         List<How> all = new ArrayList<>();
         if (parts != 0) {
             all.add(new How.Turns(parts, PARTS));
+        }
+        if (air != null && air.from().differsFrom(air.to())) {
+            all.add(air);
         }
         if (!out.isEmpty() || !in.isEmpty()) {
             all.add(new How.Swap(out, in));

@@ -41,7 +41,11 @@ class SetTest {
         "wantedREAR",
         "343 mm",
         "links",
-        "apart"
+        "apart",
+        "ratioFRONT",
+        "1",
+        "ratioREAR",
+        "1"
     };
 
     private final Visitor orla = Visitor.signedIn("orla");
@@ -255,10 +259,9 @@ class SetTest {
     void a_stale_setup_is_told_and_keeps_what_was_typed() {
         String job = received(324, 333, 344, 335);
         orla.post("/jobs/" + job + "/set", with(SETUP, "edition", "0"));
-        HttpResponse<String> stale =
-                orla.post("/jobs/" + job + "/set", with(SETUP, "edition", "0", "ratioFRONT", "0.9"));
+        HttpResponse<String> stale = orla.post("/jobs/" + job + "/set", with(SETUP, "edition", "0", "upFRONT", "9"));
         assertEquals(409, stale.statusCode());
-        assertTrue(stale.body().contains("value=\"0.9\""));
+        assertTrue(stale.body().contains("value=\"9\""));
     }
 
     @Test

@@ -41,6 +41,7 @@ record Ask(RequestMethod how, String path, double weight, List<String> typed, Li
                     "camberAfterLF toeBeforeLR toeAfterRR casterAfterRF toeLeastREAR toeMostREAR expectedFRONT diameter srcCAMERA",
                     "reachREAR each hasCAMERA didCAMERA edition"),
             post("/jobs/{id}/set/turned", 0.5, "", "LF RF RR LR locked done"),
+            post("/jobs/{id}/set/measured", 0.5, "readLF readRF readRR readLR", "client"),
             post("/jobs/{id}/set/{move}/take-back", 0.2, "", ""),
             post("/jobs/{id}/hand-over", 0.2, "", "answer-HEIGHTS-x"),
             post("/jobs/{id}/hand-over/undo", 0.2, "", "version"),

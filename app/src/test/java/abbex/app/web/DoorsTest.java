@@ -255,6 +255,7 @@ class DoorsTest {
             "/jobs/{id}/set",
             "/jobs/{id}/set/at",
             "/jobs/{id}/set/turned",
+            "/jobs/{id}/set/measured",
             "/jobs/{id}/set/{move}/take-back",
             "/jobs/{id}/plan",
             "/jobs/{id}/plan/at",

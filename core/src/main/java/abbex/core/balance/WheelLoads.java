@@ -44,6 +44,17 @@ public record WheelLoads(double lf, double rf, double rr, double lr) {
         return Math.abs(cross() - 50) > FAR && Math.min(Math.abs(front - 50), Math.abs(rear - 50)) < NEAR;
     }
 
+    /** Nobody who drives is lighter, nor heavier, N (common practice): what differs by less is fuel or a scale. */
+    private static final double LIGHTEST = 300;
+
+    private static final double HEAVIEST = 1500;
+
+    /** Together more or less than another time by about what a person weighs: somebody may have sat in it. Both in N. */
+    public boolean byAPersonFrom(double otherTotal) {
+        double more = Math.abs(total() - otherTotal);
+        return more > LIGHTEST && more < HEAVIEST;
+    }
+
     /**
      * What each wheel has to carry more for another cross: half of the shift comes onto each wheel of one diagonal and leaves
      * each of the other, so that neither side nor end changes.

@@ -85,6 +85,25 @@ public final class SheetState {
                 : Optional.empty();
     }
 
+    /** What was said of both and is not the same; a blank differs from nothing. */
+    public Set<Item> unlike(SheetState other) {
+        Set<Item> unlike = EnumSet.noneOf(Item.class);
+        for (Item item : Item.values()) {
+            if (item != Item.STAND_LEAN && differs(other, item)) {
+                unlike.add(item);
+            }
+        }
+        return unlike;
+    }
+
+    /** A tyre's pressure was taken both times, and is not the same. */
+    public boolean pressuresUnlike(SheetState other) {
+        return pressures.entrySet().stream()
+                .anyMatch(mine -> other.pressure(mine.getKey())
+                        .filter(mine.getValue()::differsFrom)
+                        .isPresent());
+    }
+
     /** Said on both sheets, and not the same but for letters' case and spaces. */
     boolean differs(SheetState other, Item item) {
         String mine = said.get(item);

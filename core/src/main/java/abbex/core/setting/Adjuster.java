@@ -2,6 +2,7 @@ package abbex.core.setting;
 
 import abbex.core.kit.Stacks;
 import abbex.core.units.Length;
+import abbex.core.units.Pressure;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -15,6 +16,10 @@ public record Adjuster(List<Option> options) {
     /** A ring is turned in about a minute a turn once the wheel is off; the wheel takes ten (common practice, from memory). */
     private static final double WHEEL_MINUTES = 10;
 
+    /** A rod's end is taken off, the rod turned and the end put back (common practice, from memory). */
+    private static final double ROD_MINUTES = 15;
+
+    private static final double AIR_MINUTES = 3;
     private static final double TURN_MINUTES = 1;
     /** A stack is changed with the spring out (common practice, from memory). */
     private static final double SWAP_MINUTES = 35;
@@ -43,6 +48,39 @@ public record Adjuster(List<Option> options) {
      * @param ratio rise at the wheel for a rise of the seat
      */
     public static Adjuster thread(Length pitch, int perTurn, int down, int up, double ratio) {
+        return thread(pitch, perTurn, down, up, ratio, WHEEL_MINUTES);
+    }
+
+    /** The thread of an adjustable rod: the same, for other work. */
+    public static Adjuster rod(Length pitch, int perTurn, int down, int up, double ratio) {
+        return thread(pitch, perTurn, down, up, ratio, ROD_MINUTES);
+    }
+
+    /**
+     * An air bag with its own valve.
+     *
+     * @param now what is in it
+     * @param step by which a gauge is read, above 0
+     * @param perKPa rise at the wheel for 1 kPa more, mm
+     */
+    public static Adjuster air(Pressure now, Pressure least, Pressure most, Pressure step, double perKPa) {
+        List<Option> options = new ArrayList<>(List.of(Option.LEAVE));
+        int down = steps(now.kPa() - least.kPa(), step);
+        int up = steps(most.kPa() - now.kPa(), step);
+        for (int n = -down; n <= up; n++) {
+            if (n != 0 && now.kPa() + n * step.kPa() >= least.kPa() - 1e-9) {
+                double more = n * step.kPa();
+                options.add(new Option(more * perKPa, AIR_MINUTES, new How.Air(now, new Pressure(now.kPa() + more))));
+            }
+        }
+        return new Adjuster(options);
+    }
+
+    private static int steps(double kPa, Pressure step) {
+        return Math.max(0, (int) Math.floor(kPa / step.kPa() + 1e-9));
+    }
+
+    private static Adjuster thread(Length pitch, int perTurn, int down, int up, double ratio, double minutes) {
         List<Option> options = new ArrayList<>();
         for (int parts = -down; parts <= up; parts++) {
             double turns = (double) parts / perTurn;
@@ -51,7 +89,7 @@ public record Adjuster(List<Option> options) {
                             ? Option.LEAVE
                             : new Option(
                                     pitch.mm() * turns * ratio,
-                                    WHEEL_MINUTES + Math.abs(turns) * TURN_MINUTES,
+                                    minutes + Math.abs(turns) * TURN_MINUTES,
                                     new How.Turns(parts, perTurn)));
         }
         return new Adjuster(options);

@@ -1,6 +1,7 @@
 package abbex.core.setting;
 
 import abbex.core.stance.Stance;
+import java.util.Arrays;
 
 /**
  * What is believed of a car while it is set, and how far each belief may be off: a wrong one widens, and each try narrows it.
@@ -13,6 +14,7 @@ import abbex.core.stance.Stance;
  * @param rearBar the same
  * @param twist N·mm a radian; infinite for a stiff body
  * @param widths one standard deviation of each belief
+ * @param adjusters how far what each adjuster does may be off where that is not {@link Widths#adjuster}: LF RF RR LR
  */
 public record Car(
         double[] x,
@@ -22,7 +24,22 @@ public record Car(
         double frontBar,
         double rearBar,
         double twist,
-        Widths widths) {
+        Widths widths,
+        double[] adjusters) {
+    /** With adjusters that are all known as well. */
+    public Car(
+            double[] x,
+            double[] y,
+            double[] springs,
+            double tyre,
+            double frontBar,
+            double rearBar,
+            double twist,
+            Widths widths) {
+        this(x, y, springs, tyre, frontBar, rearBar, twist, widths, new double[CORNERS]);
+        Arrays.fill(adjusters, widths.adjuster());
+    }
+
     static final int CORNERS = 4;
     private static final int TYRE = 2 * CORNERS;
     private static final int FRONT_BAR = TYRE + 1;
@@ -96,7 +113,7 @@ public record Car(
         double[] each = new double[BELIEFS];
         for (int c = 0; c < CORNERS; c++) {
             each[c] = widths.spring();
-            each[CORNERS + c] = widths.adjuster();
+            each[CORNERS + c] = adjusters[c];
         }
         each[TYRE] = widths.tyre();
         each[FRONT_BAR] = frontBar > 0 ? widths.bar() : 0;

@@ -1,6 +1,7 @@
 package abbex.core.setting;
 
 import abbex.core.units.Length;
+import abbex.core.units.Pressure;
 import java.util.List;
 
 /** What is done at one adjuster. */
@@ -17,6 +18,9 @@ public sealed interface How {
      * @param perTurn how many parts are a turn
      */
     record Turns(int parts, int perTurn) implements How {}
+
+    /** Air let in or out of a bag. */
+    record Air(Pressure from, Pressure to) implements How {}
 
     /** Pieces of a stack, the thickest first. */
     record Swap(List<Length> out, List<Length> in) implements How {

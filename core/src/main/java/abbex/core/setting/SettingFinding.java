@@ -2,6 +2,7 @@ package abbex.core.setting;
 
 import abbex.core.figure.Finding;
 import abbex.core.figure.Place;
+import abbex.core.heights.Method;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.Whole;
 import java.util.List;
@@ -12,6 +13,20 @@ public sealed interface SettingFinding extends Finding {
     record Corners(List<Corner> corners) {
         public Corners {
             corners = List.copyOf(corners);
+        }
+    }
+
+    /** Ways to measure. */
+    record Methods(List<Method> methods) {
+        public Methods {
+            methods = List.copyOf(methods);
+        }
+    }
+
+    /** Something was turned, and what was read these ways before it stands on the sheet. */
+    record ReadBeforeTurned(Place place, Methods ways) implements SettingFinding, Look {
+        public ReadBeforeTurned(List<Method> ways) {
+            this(Whole.VEHICLE, new Methods(ways));
         }
     }
 

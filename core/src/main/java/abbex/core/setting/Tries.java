@@ -26,6 +26,10 @@ public final class Tries {
     private final double scatter;
     private final List<double[]> moves = new ArrayList<>();
     private final List<double[]> seen = new ArrayList<>();
+    /** The state of each, counted from 0. */
+    private final List<Integer> states = new ArrayList<>();
+
+    private int state;
 
     /**
      * @param tape one standard deviation of a reading, mm
@@ -44,12 +48,24 @@ public final class Tries {
     /**
      * Heights that were measured.
      *
-     * @param moved what each adjuster was moved since the first of all, as it is believed at the wheel, mm, up positive
+     * @param moved what each adjuster was moved since the first of all, whatever the state, as it is believed at the wheel, mm, up positive
      * @param heights mm
      */
     public Tries add(double[] moved, double[] heights) {
         moves.add(moved.clone());
         seen.add(heights.clone());
+        states.add(state);
+        return this;
+    }
+
+    /**
+     * From here on the car is measured in another state: another load, other wheels, another place. What that moved is unknown,
+     * and nothing of it counts as what an adjuster did.
+     */
+    public Tries inAnotherState() {
+        if (!seen.isEmpty() && states.get(states.size() - 1) == state) {
+            state++;
+        }
         return this;
     }
 
@@ -78,8 +94,11 @@ public final class Tries {
         if (seen.isEmpty()) {
             throw new IllegalStateException("nothing measured yet");
         }
-        double[] point = new double[Car.BELIEFS + Car.CORNERS];
-        System.arraycopy(seen.get(0), 0, point, Car.BELIEFS, Car.CORNERS);
+        int last = states.get(states.size() - 1);
+        double[] point = new double[Car.BELIEFS + Car.CORNERS * (last + 1)];
+        for (int j = seen.size() - 1; j >= 0; j--) {
+            System.arraycopy(seen.get(j), 0, point, first(states.get(j)), Car.CORNERS);
+        }
         LeastSquares solved = step(point);
         for (int round = 1; round < ROUNDS; round++) {
             for (int k = 0; k < point.length; k++) {
@@ -90,11 +109,17 @@ public final class Tries {
         return known(point, solved);
     }
 
+    /** Where the heights of a state stand among the unknowns. */
+    private static int first(int state) {
+        return Car.BELIEFS + Car.CORNERS * state;
+    }
+
     private Known known(double[] point, LeastSquares solved) {
         double[] off = Arrays.copyOf(point, Car.BELIEFS);
         Car.Response does = car.response(off, read);
         double[] last = moves.get(moves.size() - 1);
-        double[] now = heights(point, last);
+        int here = states.get(states.size() - 1);
+        double[] now = heights(point, last, here);
         double[] gains = new double[Car.CORNERS];
         for (int i = 0; i < Car.CORNERS; i++) {
             gains[i] = Math.exp(off[Car.CORNERS + i]);
@@ -104,7 +129,7 @@ public final class Tries {
             for (int i = 0; i < whole.length; i++) {
                 whole[i] += moved[i];
             }
-            double model = solved.standard(slope(point, whole, corner));
+            double model = solved.standard(slope(point, whole, corner, here));
             return Math.sqrt(model * model + scatter * scatter);
         });
     }
@@ -125,9 +150,9 @@ public final class Tries {
         double each = Math.sqrt(tape * tape + scatter * scatter);
         int row = unknowns;
         for (int j = 0; j < seen.size(); j++) {
-            double[] fitted = heights(point, moves.get(j));
+            double[] fitted = heights(point, moves.get(j), states.get(j));
             for (int c = 0; c < Car.CORNERS; c++) {
-                design[row] = slope(point, moves.get(j), c);
+                design[row] = slope(point, moves.get(j), c, states.get(j));
                 observed[row] = seen.get(j)[c] - fitted[c];
                 sigma[row++] = each;
             }
@@ -135,9 +160,9 @@ public final class Tries {
         return LeastSquares.solve(design, observed, sigma);
     }
 
-    private double[] heights(double[] point, double[] moved) {
+    private double[] heights(double[] point, double[] moved, int state) {
         double[][] does = car.response(Arrays.copyOf(point, Car.BELIEFS), read).heights();
-        double[] heights = Arrays.copyOfRange(point, Car.BELIEFS, point.length);
+        double[] heights = Arrays.copyOfRange(point, first(state), first(state) + Car.CORNERS);
         for (int c = 0; c < Car.CORNERS; c++) {
             for (int i = 0; i < Car.CORNERS; i++) {
                 heights[c] += does[c][i] * moved[i];
@@ -146,7 +171,7 @@ public final class Tries {
         return heights;
     }
 
-    private double[] slope(double[] point, double[] moved, int corner) {
+    private double[] slope(double[] point, double[] moved, int corner, int state) {
         double[] slope = new double[point.length];
         double[] widths = car.deviations();
         for (int k = 0; k < Car.BELIEFS; k++) {
@@ -155,10 +180,10 @@ public final class Tries {
                 double[] down = point.clone();
                 up[k] += NUDGE;
                 down[k] -= NUDGE;
-                slope[k] = (heights(up, moved)[corner] - heights(down, moved)[corner]) / (2 * NUDGE);
+                slope[k] = (heights(up, moved, state)[corner] - heights(down, moved, state)[corner]) / (2 * NUDGE);
             }
         }
-        slope[Car.BELIEFS + corner] = 1;
+        slope[first(state) + corner] = 1;
         return slope;
     }
 }

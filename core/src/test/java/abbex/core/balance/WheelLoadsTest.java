@@ -2,7 +2,9 @@ package abbex.core.balance;
 
 import static org.junit.jupiter.api.Assertions.assertArrayEquals;
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import abbex.core.Checks;
 import abbex.core.stance.Stance;
@@ -74,5 +76,15 @@ class WheelLoadsTest {
     @Test
     void a_wheel_in_the_air_is_refused() {
         assertThrows(IllegalArgumentException.class, () -> new WheelLoads(820, 0, 700, 640));
+    }
+
+    /** Some 180 lb in the seat, and a tank of fuel that is none (common practice). */
+    @Test
+    void a_person_more_is_told_from_fuel() {
+        WheelLoads with = new WheelLoads(4000, 3900, 3400, 3500);
+        assertTrue(with.byAPersonFrom(with.total() - 800));
+        assertTrue(with.byAPersonFrom(with.total() + 800));
+        assertFalse(with.byAPersonFrom(with.total() - 150));
+        assertFalse(with.byAPersonFrom(with.total() - 3000));
     }
 }

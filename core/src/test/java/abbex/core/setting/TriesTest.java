@@ -117,6 +117,54 @@ class TriesTest {
         }
     }
 
+    /** A load that came in between moves every corner; with it told apart the adjusters are learned as without it. */
+    @Test
+    void another_state_has_its_own_heights_and_the_same_adjusters() {
+        Random random = new Random(15);
+        Car car = believed();
+        double[][] truth = car.response(off(random, car, 1), Car.Read.HUB).heights();
+        double[] start = {350, 352, 361, 359};
+        double[] loaded = {338, 344, 352, 347};
+        double[] first = {8, -4, 6, 2};
+        double[] second = {8, 6, -4, 7};
+        double[] third = {-3, 6, 5, 7};
+        Tries.Known apart = new Tries(car, Car.Read.HUB, TAPE, SCATTER)
+                .add(new double[4], start)
+                .add(first, plus(start, truth, first))
+                .inAnotherState()
+                .add(first, plus(loaded, truth, first))
+                .add(second, plus(loaded, truth, second))
+                .add(third, plus(loaded, truth, third))
+                .known();
+        Tries.Known mixed = new Tries(car, Car.Read.HUB, TAPE, SCATTER)
+                .add(new double[4], start)
+                .add(first, plus(loaded, truth, first))
+                .known();
+        assertTrue(farthest(apart, truth) < 0.06, farthest(apart, truth) + " apart");
+        assertTrue(farthest(mixed, truth) > 2 * farthest(apart, truth), farthest(mixed, truth) + " mixed");
+        assertArrayEquals(plus(loaded, truth, third), apart.now(), 0.3);
+        // Said twice without a reading between it is the same other state; before the first it is none.
+        Tries.Known twice = new Tries(car, Car.Read.HUB, TAPE, SCATTER)
+                .inAnotherState()
+                .add(new double[4], start)
+                .inAnotherState()
+                .inAnotherState()
+                .add(first, plus(loaded, truth, first))
+                .known();
+        assertArrayEquals(plus(loaded, truth, first), twice.now(), 0.01);
+        assertArrayEquals(new double[] {1, 1, 1, 1}, twice.gains(), 1e-6);
+    }
+
+    private static double farthest(Tries.Known known, double[][] truth) {
+        double farthest = 0;
+        for (int c = 0; c < 4; c++) {
+            for (int i = 0; i < 4; i++) {
+                farthest = Math.max(farthest, Math.abs(known.heights()[c][i] - truth[c][i]));
+            }
+        }
+        return farthest;
+    }
+
     /** Cars whose bars are not apart, on a frame that gives a little. */
     private static Car barred() {
         Car car = believed();
