@@ -15,8 +15,8 @@ import abbex.core.setting.SettingFinding;
 import com.microsoft.playwright.Page;
 import java.net.http.HttpResponse;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -25,7 +25,6 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 /** Setting where the car, the scales or the adjusters are not as the time before, or not alike on both sides. */
 @ExtendWith(Shop.class)
 class SetOddTest {
-    private static final String[] CORNERS = {"LF", "RF", "RR", "LR"};
     private static final String[] THREADS = {
         "kindFRONT",
         "THREAD",
@@ -57,19 +56,11 @@ class SetOddTest {
     }
 
     private void read(String job, double... heights) {
-        for (int c = 0; c < 4; c++) {
-            HttpResponse<String> answer = orla.htmx(
-                    "/jobs/" + job + "/sheets/" + Jobs.sheet(job) + "/readings",
-                    "corner",
-                    CORNERS[c],
-                    "method",
-                    "HF",
-                    "raw",
-                    String.format(Locale.ROOT, "%.0f mm", heights[c]),
-                    "client",
-                    UUID.randomUUID().toString());
-            assertEquals(200, answer.statusCode(), answer.body());
-        }
+        Jobs.walk(
+                orla,
+                job,
+                "HF",
+                Arrays.stream(heights).mapToObj(h -> Math.round(h) + " mm").toArray(String[]::new));
     }
 
     private void tell(String job, String... form) {
@@ -262,6 +253,7 @@ class SetOddTest {
             assertThat(screen.page.locator(".turn")).hasCount(0);
             screen.page.locator("#setup > .btn-primary").click();
             assertThat(screen.page.locator(".turn")).hasCount(1);
+            screen.page.waitForLoadState();
             screen.page.locator("#LF").selectOption("44");
             assertThat(screen.page.locator(".at-LF.does .to-do")).hasText("1 turn up");
             screen.page.locator("#locked").check();

@@ -16,7 +16,6 @@ import java.net.http.HttpResponse;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.UUID;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
@@ -67,19 +66,11 @@ class SetTest {
     }
 
     private void read(String job, double... heights) {
-        for (int c = 0; c < 4; c++) {
-            HttpResponse<String> answer = orla.htmx(
-                    "/jobs/" + job + "/sheets/" + Jobs.sheet(job) + "/readings",
-                    "corner",
-                    CORNERS[c],
-                    "method",
-                    "HF",
-                    "raw",
-                    String.format(Locale.ROOT, "%.0f mm", heights[c]),
-                    "client",
-                    UUID.randomUUID().toString());
-            assertEquals(200, answer.statusCode(), answer.body());
-        }
+        Jobs.walk(
+                orla,
+                job,
+                "HF",
+                Arrays.stream(heights).mapToObj(h -> Math.round(h) + " mm").toArray(String[]::new));
     }
 
     private static String[] with(String[] form, String... more) {

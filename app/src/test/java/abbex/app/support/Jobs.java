@@ -1,5 +1,10 @@
 package abbex.app.support;
 
+import static org.junit.jupiter.api.Assertions.assertEquals;
+
+import abbex.core.vehicle.Corner;
+import java.net.http.HttpResponse;
+import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 
 /** Finds a stay of the demo by its plate. */
@@ -38,5 +43,22 @@ public final class Jobs {
                 .param("job", job)
                 .query(String.class)
                 .single();
+    }
+
+    /** Reads all four corners of the newest sheet one way, in the order LF, RF, RR, LR. */
+    public static void walk(Visitor by, String job, String method, String... heights) {
+        for (int c = 0; c < heights.length; c++) {
+            HttpResponse<String> answer = by.htmx(
+                    "/jobs/" + job + "/sheets/" + sheet(job) + "/readings",
+                    "corner",
+                    Corner.WALK.get(c).code(),
+                    "method",
+                    method,
+                    "raw",
+                    heights[c],
+                    "client",
+                    UUID.randomUUID().toString());
+            assertEquals(200, answer.statusCode(), answer.body());
+        }
     }
 }

@@ -35,7 +35,6 @@ import org.junit.jupiter.api.extension.ExtendWith;
 /** From handing over to the visit after two weeks, and the alignment that goes with it. */
 @ExtendWith(Shop.class)
 class ReturnTest {
-    private static final String[] CORNERS = {"LF", "RF", "RR", "LR"};
     private static final String[] TOLD = {
         "camberBeforeLF",
         "-0.6",
@@ -90,19 +89,7 @@ class ReturnTest {
     }
 
     private void walk(String job, String... heights) {
-        for (int c = 0; c < CORNERS.length; c++) {
-            HttpResponse<String> answer = orla.htmx(
-                    "/jobs/" + job + "/sheets/" + Jobs.sheet(job) + "/readings",
-                    "corner",
-                    CORNERS[c],
-                    "method",
-                    "HF",
-                    "raw",
-                    heights[c],
-                    "client",
-                    UUID.randomUUID().toString());
-            assertEquals(200, answer.statusCode(), answer.body());
-        }
+        Jobs.walk(orla, job, "HF", heights);
     }
 
     private void odometer(String job, String shows) {
