@@ -53,6 +53,7 @@ class ArchitectureTest {
                     "people", "prove", "store"),
             entry("set", "form", "arrive", "kit", "measure", "page", "people", "store"),
             entry("workcard", "form", "arrive", "drawing", "facts", "kit", "page", "people", "store"),
+            entry("parts", "arrive", "form", "kit", "page", "people", "store", "workcard"),
             entry("fitment", "form", "arrive", "drawing", "facts", "page", "people", "store"),
             entry(
                     "prove", "form", "arrive", "drawing", "facts", "fitment", "kit", "measure", "page", "people",
@@ -72,6 +73,7 @@ class ArchitectureTest {
                     "kit",
                     "measure",
                     "page",
+                    "parts",
                     "prove",
                     "set",
                     "settle",
@@ -109,7 +111,9 @@ class ArchitectureTest {
                     "store",
                     "verdict",
                     "workcard"),
-            entry("board", "form", "arrive", "drawing", "kit", "measure", "page", "people", "rules", "verdict"),
+            entry(
+                    "board", "form", "arrive", "drawing", "kit", "measure", "page", "parts", "people", "rules",
+                    "verdict"),
             entry("api", "page", "people", "store", "words", "workcard"),
             entry(
                     "demo",
@@ -237,6 +241,8 @@ class ArchitectureTest {
             Map.entry("kit_choice", "kit"),
             Map.entry("kit_fit", "kit"),
             Map.entry("step_book", "workcard"),
+            Map.entry("part_entry", "parts"),
+            Map.entry("tool_entry", "parts"),
             Map.entry("card", "workcard"),
             Map.entry("card_entry", "workcard"),
             Map.entry("torque_spec", "workcard"),
@@ -250,7 +256,7 @@ class ArchitectureTest {
             Map.entry("withdrawal", "people rules fitment prove ground handover set memory"),
             Map.entry(
                     "person",
-                    "people account api arrive board demo fitment ground handover measure page prove rules set workcard memory"));
+                    "people account api arrive board demo fitment ground handover measure page prove rules set workcard memory parts"));
 
     private static final Pattern TABLE =
             Pattern.compile("\\b(?:from|join|update|into)\\s+([a-z]+(?:_[a-z]+)*)\\b", Pattern.CASE_INSENSITIVE);

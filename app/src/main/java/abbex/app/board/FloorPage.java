@@ -13,6 +13,7 @@ import abbex.app.page.JobMark;
 import abbex.app.page.Numerals;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
+import abbex.app.parts.PartsAwaited;
 import abbex.app.people.People;
 import abbex.app.people.Person;
 import abbex.app.rules.Rules;
@@ -52,6 +53,7 @@ class FloorPage {
     private final People people;
     private final Rules rules;
     private final Kits kits;
+    private final PartsAwaited parts;
     private final Words words;
     private final Clock clock;
 
@@ -62,6 +64,7 @@ class FloorPage {
             People people,
             Rules rules,
             Kits kits,
+            PartsAwaited parts,
             Words words,
             Clock clock) {
         this.jobs = jobs;
@@ -70,6 +73,7 @@ class FloorPage {
         this.people = people;
         this.rules = rules;
         this.kits = kits;
+        this.parts = parts;
         this.words = words;
         this.clock = clock;
     }
@@ -107,7 +111,7 @@ class FloorPage {
                         me,
                         job,
                         sheets.progress(job, all.getOrDefault(job.id(), JobSheets.NONE), reader),
-                        parts(all.get(job.id()), arrivals.get(job.id()), reader)))
+                        parts(job, all.get(job.id()), arrivals.get(job.id()), reader)))
                 .toList();
         List<Standing> seen =
                 everybody.stream().filter(s -> !shown.mine() || s.mine()).toList();
@@ -199,10 +203,14 @@ class FloorPage {
     }
 
     /** When the parts come, for as long as the vehicle does not stand on them; empty where nobody said, or they are in. */
-    private String parts(@Nullable JobSheets sheets, @Nullable String when, Reader reader) {
+    private String parts(Job job, @Nullable JobSheets sheets, @Nullable String when, Reader reader) {
         boolean in = sheets != null
                 && sheets.sheets().stream().anyMatch(sheet -> sheet.stage().lowered());
-        return when == null || in ? "" : words.say("board.parts", reader, "when", when);
+        if (in) {
+            return "";
+        }
+        String waits = parts.waits(job, reader);
+        return !waits.isEmpty() || when == null ? waits : words.say("board.parts", reader, "when", when);
     }
 
     private Standing standing(Person me, Job job, Progress progress, String parts) {

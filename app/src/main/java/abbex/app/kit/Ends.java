@@ -130,7 +130,7 @@ final class Ends {
         return new EndKit(
                 box(values, end),
                 values.yes(end, KitField.BOX_DAMPERS),
-                spring(values, end, NEW),
+                spring(values, end, NEW).map(s -> values.yes(end, KitField.NEW_CALLIPER) ? s.byCalliper() : s),
                 damper(values, end),
                 stop,
                 parts(job, values, end, now),

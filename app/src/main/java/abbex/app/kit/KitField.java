@@ -83,6 +83,8 @@ public enum KitField {
     NEW_SECOND_FREE(Of.KIT, Kind.LENGTH, 10, 600),
     NEW_SECOND_SOLID(Of.KIT, Kind.LENGTH, 2, 400),
     NEW_BENCH(Of.KIT, Kind.YES, 0, 1),
+    /** Its rate is calculated from wire, coil and turns. */
+    NEW_CALLIPER(Of.KIT, Kind.YES, 0, 1),
     NEW_GAS(Of.KIT, Kind.FORCE, 0, 1000),
     NEW_LONG(Of.KIT, Kind.LENGTH, 100, 1200),
     NEW_SHORT(Of.KIT, Kind.LENGTH, 50, 1000),

@@ -55,6 +55,7 @@ class ScriptController {
             "plan-machine",
             "fit",
             "bay",
+            "parts",
             "lead");
 
     private final String module;

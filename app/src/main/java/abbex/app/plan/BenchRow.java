@@ -69,6 +69,7 @@ public record BenchRow(
             new BenchRow("secondfree", "second", KitField.OLD_SECOND_FREE, KitField.NEW_SECOND_FREE),
             new BenchRow("secondsolid", "second", KitField.OLD_SECOND_SOLID, KitField.NEW_SECOND_SOLID),
             new BenchRow("bench", "spring", KitField.OLD_BENCH, KitField.NEW_BENCH),
+            new BenchRow("calliper", "spring", null, KitField.NEW_CALLIPER),
             new BenchRow("seats", "spring", KitField.SEATS, null),
             new BenchRow("gas", "damper", KitField.OLD_GAS, KitField.NEW_GAS),
             new BenchRow("long", "damper", KitField.OLD_LONG, KitField.NEW_LONG),

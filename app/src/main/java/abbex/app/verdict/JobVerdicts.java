@@ -13,6 +13,7 @@ import abbex.app.page.JobMarks;
 import abbex.app.page.NotHere;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
+import abbex.app.parts.PartLog;
 import abbex.app.prove.Clearances;
 import abbex.app.set.SetFindings;
 import abbex.app.settle.Returns;
@@ -43,6 +44,7 @@ public class JobVerdicts implements JobMarks {
     private final Clearances clearances;
     private final Stances stances;
     private final SetFindings set;
+    private final PartLog parts;
     private final Alignments alignments;
     private final Returns returns;
     private final Words words;
@@ -57,6 +59,7 @@ public class JobVerdicts implements JobMarks {
             Clearances clearances,
             Stances stances,
             SetFindings set,
+            PartLog parts,
             Alignments alignments,
             Returns returns,
             Words words,
@@ -69,6 +72,7 @@ public class JobVerdicts implements JobMarks {
         this.clearances = clearances;
         this.stances = stances;
         this.set = set;
+        this.parts = parts;
         this.alignments = alignments;
         this.returns = returns;
         this.words = words;
@@ -89,6 +93,7 @@ public class JobVerdicts implements JobMarks {
         }
         add(found, Station.PLAN, plans.findings(job));
         cards.begun(job).ifPresent(state -> add(found, Station.FIT, state.findings()));
+        add(found, Station.FIT, parts.findings(job));
         add(found, Station.SET, set.of(job));
         add(found, Station.WHEELS, fitments.findings(job));
         add(found, Station.CLEARANCE, clearances.findings(job));

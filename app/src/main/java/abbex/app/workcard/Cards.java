@@ -146,6 +146,25 @@ public class Cards {
         return Optional.of(of(job)).filter(Current::begun).map(Current::state);
     }
 
+    /**
+     * What a job's card needs, begun or not.
+     *
+     * @param raised the card has brought the vehicle up
+     */
+    public record Needs(Card card, Wanted wanted, CardState state, boolean raised) {}
+
+    public Needs needs(Job job) {
+        Current current = of(job);
+        boolean raised = current.begun()
+                && current.card().steps().stream()
+                        .filter(step -> step.step()
+                                .role()
+                                .filter(Step.Role.RAISE::equals)
+                                .isPresent())
+                        .anyMatch(step -> current.state().done(step.key()));
+        return new Needs(current.card(), current.wanted(), current.state(), raised);
+    }
+
     /** The steps that ship with the application. */
     public List<Chapter> shipped() {
         return books.shipped();

@@ -69,6 +69,8 @@ public final class EveryPage {
                 "/jobs/" + whole + "/set",
                 "/jobs/" + half + "/set",
                 "/jobs/" + Jobs.id("MQ 381") + "/set",
+                "/jobs/" + whole + "/parts",
+                "/jobs/" + Jobs.id("MQ 381") + "/parts",
                 "/jobs/" + whole + "/fit",
                 "/jobs/" + whole + "/fit/dw-build@LF",
                 "/jobs/" + Jobs.id("MQ 381") + "/fit",

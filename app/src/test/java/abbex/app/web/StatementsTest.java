@@ -14,8 +14,8 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 /** A page reads a job once: the database itself counts what it was asked. */
 @ExtendWith(Shop.class)
 class StatementsTest {
-    /** While nothing is kept of the job; one of them asks whether its card was begun. */
-    private static final int PAGE = 19;
+    /** While nothing is kept of the job; of them one asks whether its card was begun, one what was said of its parts. */
+    private static final int PAGE = 20;
 
     /** Once it was read: who asks, and whether anything was written since. */
     private static final int AGAIN = 6;

@@ -21,6 +21,8 @@ public record SpringFacts(Spring spring, double rate, double length, Told.Origin
 
     static final double BENCH_LENGTH = 0.5;
 
+    private static final double CALLIPER_RATE = 0.05;
+
     public SpringFacts {
         if (!(rate >= 0 && length >= 0)) {
             throw new IllegalArgumentException("spring: rate off by " + rate + ", length by " + length + " mm");
@@ -33,6 +35,11 @@ public record SpringFacts(Spring spring, double rate, double length, Told.Origin
 
     public static SpringFacts measured(Spring spring) {
         return new SpringFacts(spring, BENCH_RATE, BENCH_LENGTH, Told.Origin.MEASURED, true);
+    }
+
+    /** The same with a rate that was calculated from wire, coil and turns: 5 % (see {@code parts.Calliper}). */
+    public SpringFacts byCalliper() {
+        return new SpringFacts(spring, CALLIPER_RATE, BENCH_LENGTH, Told.Origin.MEASURED, solidKnown);
     }
 
     /** The same with nothing known of its solid length. */

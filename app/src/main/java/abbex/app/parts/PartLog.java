@@ -1,0 +1,160 @@
+package abbex.app.parts;
+
+import abbex.app.arrive.Job;
+import abbex.app.kit.KitPlans;
+import abbex.app.people.Person;
+import abbex.app.store.Reads;
+import abbex.app.store.Times;
+import abbex.app.workcard.Cards;
+import abbex.core.parts.Bill;
+import abbex.core.parts.BillLine;
+import abbex.core.parts.PartEvent;
+import abbex.core.parts.PartFinding;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.dao.DuplicateKeyException;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Bills of parts of stays, one shop at a time: the public service of the package. */
+@Service
+public class PartLog {
+    private static final String ENTRIES = """
+            select e.line, e.what, e.due, e.text, e.pieces, e.made_at, p.initials
+              from part_entry e join person p on p.id = e.person_id
+             where e.shop_id = :shop and e.job_id = :job order by e.seq
+            """;
+
+    private static final String ADD = """
+            insert into part_entry (shop_id, job_id, client, line, what, due, text, pieces, person_id, made_at)
+            values (:shop, :job, :client, :line, :what, :due, :text, :pieces, :person, :at)
+            """;
+
+    private final JdbcClient jdbc;
+    private final Reads reads;
+    private final Cards cards;
+    private final KitPlans plans;
+    private final Clock clock;
+
+    PartLog(JdbcClient jdbc, Reads reads, Cards cards, KitPlans plans, Clock clock) {
+        this.jdbc = jdbc;
+        this.reads = reads;
+        this.cards = cards;
+        this.plans = plans;
+        this.clock = clock;
+    }
+
+    /** What a row says. */
+    enum What {
+        ASKED,
+        HERE,
+        NOT_NEEDED,
+        REOPENED,
+        ADDED
+    }
+
+    /**
+     * A row.
+     *
+     * @param text from whom and for how much, why it goes without, its number, or the name of an added line
+     */
+    record Entry(PartEvent event, What what, String text, String by) {}
+
+    List<Entry> entries(Job job) {
+        return reads.ofVehicle(
+                job.shop(), job.vehicle().id(), List.of(PartLog.class, job.shop(), job.id()), () -> read(job));
+    }
+
+    private List<Entry> read(Job job) {
+        return jdbc.sql(ENTRIES)
+                .param("shop", job.shop().toString())
+                .param("job", job.id().toString())
+                .query((row, n) -> {
+                    What what = What.valueOf(row.getString("what"));
+                    String line = row.getString("line");
+                    Optional<LocalDate> due = Optional.ofNullable(row.getObject("due", LocalDate.class));
+                    String text = row.getString("text");
+                    PartEvent event = switch (what) {
+                        case ASKED -> new PartEvent.Asked(line, due);
+                        case HERE -> new PartEvent.Arrived(line);
+                        case NOT_NEEDED -> new PartEvent.NotNeeded(line);
+                        case REOPENED -> new PartEvent.Reopened(line);
+                        case ADDED -> new PartEvent.Added(line, text, row.getInt("pieces"));
+                    };
+                    return new Entry(event, what, text, row.getString("initials"));
+                })
+                .list();
+    }
+
+    /** What a stay's bill follows from. */
+    Bill.Job needs(Job job) {
+        Cards.Needs needs = cards.needs(job);
+        return new Bill.Job(
+                needs.card(),
+                needs.wanted(),
+                needs.state(),
+                plans.of(job).plan().findings());
+    }
+
+    /** The bill as plan and card have it now, with what was said of it. */
+    public Bill bill(Job job) {
+        return Bill.of(needs(job), entries(job).stream().map(Entry::event).toList());
+    }
+
+    /** What the one verdict has to hear; a stay of whose parts nobody said anything costs nothing. */
+    public List<PartFinding> findings(Job job) {
+        return entries(job).isEmpty()
+                ? List.of()
+                : bill(job).findings(cards.needs(job).raised());
+    }
+
+    /** What a stay waits for, the last to come last; empty where nothing is awaited. */
+    public List<BillLine> awaited(Job job) {
+        return entries(job).isEmpty() ? List.of() : bill(job).awaited();
+    }
+
+    /**
+     * Writes down what was said of lines, once for a client's id.
+     *
+     * @param text may be empty
+     */
+    @Transactional
+    void say(Person by, Job job, UUID client, What what, List<String> lines, Optional<LocalDate> due, String text) {
+        for (String line : lines) {
+            add(
+                    by,
+                    job,
+                    UUID.nameUUIDFromBytes((client + line).getBytes(StandardCharsets.UTF_8)),
+                    line,
+                    what,
+                    due,
+                    text,
+                    1);
+        }
+    }
+
+    void add(
+            Person by, Job job, UUID client, String line, What what, Optional<LocalDate> due, String text, int pieces) {
+        try {
+            jdbc.sql(ADD)
+                    .param("shop", job.shop().toString())
+                    .param("job", job.id().toString())
+                    .param("client", client.toString())
+                    .param("line", line)
+                    .param("what", what.name())
+                    .param("due", due.orElse(null))
+                    .param("text", text)
+                    .param("pieces", pieces)
+                    .param("person", by.id().toString())
+                    .param("at", Times.column(clock.instant()))
+                    .update();
+        } catch (DuplicateKeyException sent) {
+            // The same was sent twice: it stands.
+        }
+    }
+}
