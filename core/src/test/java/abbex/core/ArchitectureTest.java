@@ -58,6 +58,7 @@ class ArchitectureTest {
             Map.entry("redact", Set.of()),
             Map.entry("torque", Set.of("units")),
             Map.entry("workcard", Set.of("figure", "vehicle", "torque")),
+            Map.entry("instrument", Set.of()),
             Map.entry("parts", Set.of("figure", "vehicle", "kit", "workcard", "springs")),
             Map.entry("verdict", Set.of("figure")));
 
