@@ -22,6 +22,8 @@ if (person) leaving();
 const pin = document.querySelector('.hands #pin');
 if (pin) import('./pin.mjs').then((m) => m.pad(pin));
 if (person) import('./queue.mjs');
+if (document.querySelector('.in-hand li')) localStorage.setItem('instruments', '1');
+if (person && localStorage.getItem('instruments')) import('./instruments.mjs').then((m) => m.instruments());
 if (document.getElementById('board')) import('./floor.mjs').then((m) => m.floor());
 if (document.querySelector('.bayview, .fit[data-open]')) import('./card.mjs').then((m) => m.card());
 if (document.getElementById('walk')) import('./measure.mjs').then((m) => m.walk());

@@ -56,6 +56,7 @@ class ScriptController {
             "fit",
             "bay",
             "parts",
+            "instruments",
             "lead");
 
     private final String module;

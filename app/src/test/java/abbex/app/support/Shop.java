@@ -60,6 +60,7 @@ public final class Shop implements BeforeAllCallback {
                 "--abbex.first=demo",
                 "--abbex.sign-in-file=" + data.resolve("sign-in"),
                 "--abbex.journal=" + data.resolve("own/journal"),
+                "--abbex.instruments.port=0",
                 "--abbex.api.per-minute=100000",
                 "--abbex.strangers.at-once=1000000",
                 "--logging.level.root=error"));

@@ -1,6 +1,5 @@
 package abbex.core.instrument;
 
-import java.nio.charset.StandardCharsets;
 import java.util.function.Consumer;
 
 /**
@@ -8,7 +7,7 @@ import java.util.function.Consumer;
  * over until its end, and the whole is one bad line.
  */
 public final class FrameReader {
-    private final byte[] kept = new byte[FrameText.LONGEST + 2];
+    private final char[] kept = new char[FrameText.LONGEST + 2];
     private final Consumer<FrameParse> to;
     private int length;
 
@@ -21,7 +20,7 @@ public final class FrameReader {
             if (bytes[i] == '\n') {
                 end();
             } else if (length < kept.length) {
-                kept[length++] = bytes[i];
+                kept[length++] = (char) (bytes[i] & 0xFF);
             }
         }
     }
@@ -29,7 +28,7 @@ public final class FrameReader {
     private void end() {
         int used = length > 0 && kept[length - 1] == '\r' ? length - 1 : length;
         if (used > 0) {
-            to.accept(FrameText.parse(new String(kept, 0, used, StandardCharsets.ISO_8859_1)));
+            to.accept(FrameText.parse(new String(kept, 0, used)));
         }
         length = 0;
     }

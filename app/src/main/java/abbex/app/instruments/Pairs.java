@@ -1,0 +1,88 @@
+package abbex.app.instruments;
+
+import abbex.app.people.Person;
+import abbex.app.store.Ids;
+import abbex.app.store.Times;
+import java.security.SecureRandom;
+import java.time.Clock;
+import java.util.HexFormat;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** In whose hand an instrument is. */
+@Component
+class Pairs {
+    private static final SecureRandom RANDOM = new SecureRandom();
+
+    private final JdbcClient jdbc;
+    private final Clock clock;
+
+    Pairs(JdbcClient jdbc, Clock clock) {
+        this.jdbc = jdbc;
+        this.clock = clock;
+    }
+
+    record Pair(String token, UUID shop, String device, String boot, UUID person) {}
+
+    /** From now on a device measures for a person, and for nobody else. */
+    @Transactional
+    Pair take(Person by, String device, String boot) {
+        end("device = :of and boot = :boot", device, boot);
+        byte[] bytes = new byte[4];
+        RANDOM.nextBytes(bytes);
+        String token = HexFormat.of().formatHex(bytes).toUpperCase(Locale.ROOT);
+        jdbc.sql("""
+                        insert into instrument_pair (token, shop_id, device, boot, person_id, made_at)
+                        values (:token, :shop, :device, :boot, :person, :at)
+                        """)
+                .param("token", token)
+                .param("shop", by.shop().toString())
+                .param("device", device)
+                .param("boot", boot)
+                .param("person", by.id().toString())
+                .param("at", Times.column(clock.instant()))
+                .update();
+        return new Pair(token, by.shop(), device, boot, by.id());
+    }
+
+    /** The person puts it down. */
+    void putDown(Person by, String token) {
+        end("token = :of and person_id = :boot", token, by.id().toString());
+    }
+
+    private void end(String which, String of, String boot) {
+        jdbc.sql("update instrument_pair set ended_at = :at where ended_at is null and " + which)
+                .param("at", Times.column(clock.instant()))
+                .param("of", of)
+                .param("boot", boot)
+                .update();
+    }
+
+    Optional<Pair> of(String token) {
+        return read("token = :of", token).stream().findFirst();
+    }
+
+    /** What a person has in hand. */
+    List<Pair> of(Person person) {
+        return read("person_id = :of", person.id().toString());
+    }
+
+    private List<Pair> read(String which, String of) {
+        return jdbc.sql(
+                        "select token, shop_id, device, boot, person_id from instrument_pair where ended_at is null and "
+                                + which + " order by device")
+                .param("of", of)
+                .query((row, n) -> new Pair(
+                        row.getString("token"),
+                        Ids.id(row, "shop_id"),
+                        row.getString("device"),
+                        row.getString("boot"),
+                        Ids.id(row, "person_id")))
+                .list();
+    }
+}

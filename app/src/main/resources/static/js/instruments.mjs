@@ -1,0 +1,82 @@
+// What instruments in this person's hand measured: shown over the page, taken into the field in hand, or refused.
+import { body, token } from './page.mjs';
+
+// Which fields take what; the names are those of the forms.
+const FIELDS = {
+  torque: 'input[name^="reading-"]',
+  height: 'input.reading, input[name^="read"]:not([name^="reading-"])',
+  weight: 'input[name^="weight"]',
+  pressure: 'input[name^="PRESSURE_"], input[name^="air"]',
+};
+const EVERY = 1000;
+let last = null;
+
+const seen = (field) => field.isConnected && !field.disabled && field.getClientRects().length > 0;
+
+/** The field that has the focus or had it last, else the first that is empty. */
+function inHand(kind) {
+  const fields = [...document.querySelectorAll(FIELDS[kind])].filter(seen);
+  return fields.includes(last) ? last : (fields.find((f) => f.value === '') ?? fields[0]);
+}
+
+function enter(field, text) {
+  field.value = text;
+  field.focus();
+  field.dispatchEvent(new Event('input', { bubbles: true }));
+  field.dispatchEvent(new Event('change', { bubbles: true }));
+  const all = [...document.querySelectorAll('input')].filter((f) => seen(f) && f.type !== 'hidden');
+  const form = field.closest('form.spot');
+  if (form) form.requestSubmit();
+  // The next wheel's scale comes next.
+  last = field.name.startsWith('weight') ? (all[all.indexOf(field) + 1] ?? field) : field;
+}
+
+async function done(came, how) {
+  const { id, kind, text } = came.dataset;
+  const field = inHand(kind);
+  if (how === 'taken' && !field) return;
+  const answer = await fetch(`/instruments/readings/${id}/${how}`, {
+    method: 'POST',
+    headers: { [token.dataset.header]: token.content },
+  });
+  if (!answer.ok) return;
+  came.remove();
+  if (how === 'taken') enter(field, text);
+}
+
+export function instruments() {
+  const place = document.createElement('div');
+  place.setAttribute('role', 'status');
+  body.append(place);
+  document.addEventListener('focusin', (e) => {
+    if (Object.values(FIELDS).some((f) => e.target.matches(f))) last = e.target;
+  });
+  place.addEventListener('click', (e) => {
+    const button = e.target.closest('[data-how]');
+    if (button) done(button.closest('.came'), button.dataset.how);
+  });
+  let shown = '';
+  const ask = async () => {
+    if (document.hidden) return true;
+    const answer = await fetch('/instruments/now', {
+      headers: { 'HX-Request': 'true' },
+      signal: AbortSignal.timeout(4000),
+    }).catch(() => null);
+    if (!answer) return true;
+    const html = answer.ok ? (await answer.text()).trim() : '';
+    if (html !== shown) {
+      const focus = place.contains(document.activeElement) ? document.activeElement.dataset.how : null;
+      place.innerHTML = html;
+      shown = html;
+      for (const came of place.querySelectorAll('.came'))
+        if (!inHand(came.dataset.kind)) came.querySelector('[data-how=taken]').hidden = true;
+      if (focus) place.querySelector(`[data-how=${focus}]`)?.focus();
+    }
+    if (html === '') localStorage.removeItem('instruments');
+    return html !== '';
+  };
+  const again = async () => {
+    if (await ask()) setTimeout(again, EVERY);
+  };
+  again();
+}

@@ -1,0 +1,208 @@
+package abbex.app.instruments;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import abbex.app.support.Jobs;
+import abbex.app.support.Said;
+import abbex.app.support.Screen;
+import abbex.app.support.Shop;
+import abbex.app.support.Visitor;
+import abbex.instruments.Fault;
+import abbex.instruments.Instrument;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.net.InetAddress;
+import java.net.Socket;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Random;
+import java.util.UUID;
+import java.util.function.BooleanSupplier;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.springframework.jdbc.core.simple.JdbcClient;
+
+/** Instruments of a process of their own, on the line: in hand, measuring, at fault. */
+@ExtendWith(Shop.class)
+class InstrumentsTest {
+    private static final Random RANDOM = new Random(31);
+
+    private final Visitor orla = Visitor.signedIn("orla");
+
+    private static int port() {
+        return Shop.bean(InstrumentPort.class).port();
+    }
+
+    private static Instrument on(String kind) {
+        return new Instrument(("D" + UUID.randomUUID()).substring(0, 9), kind, port(), RANDOM).start();
+    }
+
+    private static void wait(String what, BooleanSupplier until) {
+        long end = System.currentTimeMillis() + 15_000;
+        while (!until.getAsBoolean()) {
+            assertTrue(System.currentTimeMillis() < end, what);
+            try {
+                Thread.sleep(20);
+            } catch (InterruptedException ended) {
+                throw new IllegalStateException(ended);
+            }
+        }
+    }
+
+    private void inHand(Visitor who, Instrument one) {
+        wait("taken in hand", () -> who.post("/instruments", "code", one.code()).statusCode() == 302);
+        wait("told so", one::paired);
+    }
+
+    private static List<String> kept(Instrument one) {
+        return Shop.bean(JdbcClient.class)
+                .sql("select raw from instrument_reading where device = :device order by boot, nr")
+                .param("device", one.name())
+                .query(String.class)
+                .list();
+    }
+
+    private String received() {
+        String job = UUID.randomUUID().toString();
+        orla.post("/arrive", "job", job, "plate", "IN " + job.substring(0, 8), "name", "test coupe");
+        return job;
+    }
+
+    /** By thumbs: the code typed once, then readings come to the field in hand, are taken, or refused. */
+    @Test
+    void a_gauge_walks_and_scales_weigh_four_wheels() {
+        String job = received();
+        try (Instrument gauge = on("height");
+                Instrument scale = on("weight");
+                Screen screen = Screen.tablet().signIn("orla")) {
+            Page page = screen.page;
+            for (Instrument one : List.of(gauge, scale)) {
+                screen.open("/instruments");
+                page.locator("#code").fill("99");
+                page.locator(".card-form .btn").tap();
+                assertThat(page.locator("#code-bad")).containsText("99");
+                page.locator("#code").fill(one.code());
+                page.locator(".card-form .btn").tap();
+                assertThat(page.locator(".in-hand")).containsText(one.name());
+                wait("told so", one::paired);
+            }
+            screen.open("/jobs/" + job + "/measure");
+            page.locator("input.reading").first().focus();
+            gauge.measure(352.5, "mm");
+            Locator came = page.locator(".instruments .came");
+            assertThat(came).containsText("352.5 mm");
+            assertThat(page.locator("input.reading").first()).hasValue("");
+            came.locator("[data-how=refused]").tap();
+            assertThat(came).hasCount(0);
+            gauge.measure(351.0, "mm");
+            assertThat(came).containsText("351.0 mm");
+            came.locator("[data-how=taken]").tap();
+            wait(
+                    "kept on the sheet",
+                    () -> Shop.bean(JdbcClient.class)
+                            .sql("select raw from reading where sheet_id = :sheet")
+                            .param("sheet", Jobs.sheet(job))
+                            .query(String.class)
+                            .list()
+                            .equals(List.of("351.0 mm")));
+            Jobs.walk(orla, job, "HF", "351 mm", "352 mm", "343 mm", "344 mm");
+            screen.open("/jobs/" + job + "/set");
+            String[] weights = {"812.0 lb", "830.5 lb", "777.0 lb", "790.0 lb"};
+            page.locator("#weightLF").focus();
+            for (String weight : weights) {
+                scale.measure(Double.parseDouble(weight.split(" ")[0]), "lb");
+                assertThat(came).containsText(weight);
+                came.locator("[data-how=taken]").tap();
+                assertThat(came).hasCount(0);
+            }
+            assertThat(page.locator("#weightLF")).hasValue(weights[0]);
+            assertThat(page.locator("#weightRF")).hasValue(weights[1]);
+            assertThat(page.locator("#weightRR")).hasValue(weights[2]);
+            assertThat(page.locator("#weightLR")).hasValue(weights[3]);
+            // Silent: said within three seconds, and typing goes on.
+            scale.set(Fault.SILENT, true);
+            assertThat(page.locator(".instruments .device.look")).containsText(Said.by("instruments.silent"));
+            page.locator("#weightLR").fill("791 lb");
+            assertThat(page.locator("#weightLR")).hasValue("791 lb");
+            assertEquals(List.of(), screen.complaints());
+        }
+    }
+
+    /** Each fault by itself: what was measured is kept once and in order, and nothing else is. */
+    @Test
+    void what_is_at_fault_makes_no_reading_and_loses_none() {
+        for (Fault fault : List.of(Fault.DOUBLED, Fault.OUT_OF_ORDER, Fault.GARBLED, Fault.LATE, Fault.LOW_BATTERY)) {
+            try (Instrument wrench = on("torque")) {
+                inHand(orla, wrench);
+                wrench.set(fault, true);
+                for (int n = 1; n <= 12; n++) {
+                    wrench.measure(n, "Nm");
+                }
+                wait(fault + ": acknowledged", () -> wrench.open() == 0);
+                assertEquals(12, kept(wrench).size(), fault + ": " + kept(wrench));
+                assertEquals("1.0 N·m", kept(wrench).get(0), fault.name());
+                assertEquals("12.0 N·m", kept(wrench).get(11), fault.name());
+            }
+        }
+        for (Fault fault : List.of(Fault.WRONG_UNIT, Fault.ANOTHER_JOB)) {
+            try (Instrument wrench = on("torque")) {
+                inHand(orla, wrench);
+                wrench.set(fault, true);
+                wrench.measure(90, "Nm");
+                wrench.set(Fault.SILENT, false);
+                wait("heard", () -> Shop.bean(Live.class).showing(wrench.code()).isPresent());
+                assertEquals(List.of(), kept(wrench), fault.name());
+            }
+        }
+    }
+
+    /** Nobody reads for it: it keeps what it measured; two have it one after the other: the second alone gets it. */
+    @Test
+    void in_nobodys_hand_and_in_anothers() {
+        try (Instrument wrench = on("torque")) {
+            wait("heard", () -> Shop.bean(Live.class).showing(wrench.code()).isPresent());
+            wrench.measure(50, "Nm");
+            wait("not kept", () -> wrench.open() == 0);
+            assertEquals(List.of(), kept(wrench));
+            inHand(orla, wrench);
+            Visitor nils = Visitor.signedIn("nils@second-yard");
+            inHand(nils, wrench);
+            wait("the other has it", () -> {
+                wrench.measure(60, "Nm");
+                return nils.get("/instruments/now").body().contains("60.0 N·m");
+            });
+            assertTrue(!orla.get("/instruments/now").body().contains("60.0 N·m"));
+        }
+    }
+
+    /** While twenty wait, a device keeps the rest; a line of a megabyte and 10,000 frames at once close no door. */
+    @Test
+    void too_much_at_once() throws IOException {
+        try (Instrument wrench = on("torque")) {
+            inHand(orla, wrench);
+            for (int n = 0; n < 25; n++) {
+                wrench.measure(n + 1, "Nm");
+            }
+            wait("twenty wait", () -> wrench.open() == 5);
+            assertEquals(20, kept(wrench).size());
+            try (Socket fool = new Socket(InetAddress.getLoopbackAddress(), port())) {
+                OutputStream out = fool.getOutputStream();
+                out.write("x".repeat(1_000_000).getBytes(StandardCharsets.ISO_8859_1));
+                out.write("\n{1 FOOL 00000000 - alive - - 0 50*0000}\n"
+                        .repeat(10_000)
+                        .getBytes(StandardCharsets.ISO_8859_1));
+                out.flush();
+            }
+            Shop.bean(JdbcClient.class)
+                    .sql("update instrument_reading set done = 'TAKEN' where device = :device")
+                    .param("device", wrench.name())
+                    .update();
+            wait("the rest", () -> wrench.open() == 0);
+            assertEquals(25, kept(wrench).size());
+        }
+    }
+}
