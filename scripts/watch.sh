@@ -29,6 +29,7 @@ start_again() {
 }
 
 end_all() {
+  instruments_stop
   end_process "$data/app.pid" "-Dabbex.data=$data " 20
   database_stop
 }

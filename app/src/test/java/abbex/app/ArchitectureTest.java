@@ -115,7 +115,7 @@ class ArchitectureTest {
             entry(
                     "board", "form", "arrive", "drawing", "kit", "measure", "page", "parts", "people", "rules",
                     "verdict"),
-            entry("api", "page", "people", "store", "words", "workcard"),
+            entry("api", "instruments", "page", "people", "store", "words", "workcard"),
             entry(
                     "demo",
                     "arrive",

@@ -144,8 +144,10 @@ final class ApiDoor {
                     return;
                 }
                 SecurityContext context = SecurityContextHolder.createEmptyContext();
-                context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(
-                        "key " + caller.get().key(), null, List.of()));
+                UsernamePasswordAuthenticationToken known = UsernamePasswordAuthenticationToken.authenticated(
+                        "key " + caller.get().key(), null, List.of());
+                known.setDetails(caller.get());
+                context.setAuthentication(known);
                 SecurityContextHolder.setContext(context);
             }
             chain.doFilter(request, response);

@@ -13,6 +13,7 @@ import java.io.IOException;
 import java.util.function.Function;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.Authentication;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
@@ -47,8 +48,10 @@ class ComputeController {
     private final Bundles bundles;
     private final Cards cards;
     private final Work work;
+    private final ReadingIntake readings;
 
-    ComputeController(Words words, Bundles bundles, Cards cards, Work work) {
+    ComputeController(Words words, Bundles bundles, Cards cards, Work work, ReadingIntake readings) {
+        this.readings = readings;
         this.work = work;
         this.cards = cards;
         this.words = words;
@@ -147,6 +150,12 @@ class ComputeController {
     @RequestMapping("/api/v1/compute/toe")
     ResponseEntity<String> toe(HttpServletRequest request) throws IOException {
         return within(request, ToeAnswer::of);
+    }
+
+    /** A reading of a shop's own device; sent twice it counts once. */
+    @RequestMapping("/api/v1/readings")
+    ResponseEntity<String> reading(HttpServletRequest request, Authentication caller) throws IOException {
+        return answer(request, body -> readings.of(body, caller));
     }
 
     /** Each figure fits, and all of them together do not: told in the core's own words. */

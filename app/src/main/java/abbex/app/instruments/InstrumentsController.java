@@ -2,6 +2,7 @@ package abbex.app.instruments;
 
 import abbex.app.form.Form;
 import abbex.app.page.Me;
+import abbex.app.page.NotHere;
 import abbex.app.page.Words;
 import abbex.app.people.Person;
 import abbex.core.instrument.FrameText;
@@ -65,9 +66,11 @@ class InstrumentsController {
         return new ModelAndView("redirect:/instruments");
     }
 
-    @PostMapping("/instruments/{token}/put-down")
-    String putDown(@Me Person me, @PathVariable String token) {
-        pairs.putDown(me, token);
+    @PostMapping("/instruments/{id}/put-down")
+    String putDown(@Me Person me, @PathVariable String id) {
+        if (!pairs.putDown(me, id)) {
+            throw new NotHere();
+        }
         return "redirect:/instruments";
     }
 
@@ -83,9 +86,21 @@ class InstrumentsController {
                 .addObject("came", came);
     }
 
-    @PostMapping("/instruments/readings/{id}/{how}")
-    ResponseEntity<Void> done(@Me Person me, @PathVariable long id, @PathVariable String how) {
-        inbox.done(me, id, how.equals("taken"));
+    @PostMapping("/instruments/readings/{id}/taken")
+    ResponseEntity<Void> taken(@Me Person me, @PathVariable String id) {
+        return done(me, id, true);
+    }
+
+    @PostMapping("/instruments/readings/{id}/refused")
+    ResponseEntity<Void> refused(@Me Person me, @PathVariable String id) {
+        return done(me, id, false);
+    }
+
+    private ResponseEntity<Void> done(Person me, String id, boolean taken) {
+        if (!id.matches("\\d{1,18}")) {
+            throw new NotHere();
+        }
+        inbox.done(me, Long.parseLong(id), taken);
         return new ResponseEntity<>(HttpStatus.NO_CONTENT);
     }
 

@@ -50,9 +50,15 @@ class Pairs {
         return new Pair(token, by.shop(), device, boot, by.id());
     }
 
-    /** The person puts it down. */
-    void putDown(Person by, String token) {
+    /** The person puts it down; false for what they never had. */
+    boolean putDown(Person by, String token) {
         end("token = :of and person_id = :boot", token, by.id().toString());
+        return jdbc.sql("select 1 from instrument_pair where token = :token and person_id = :person")
+                .param("token", token)
+                .param("person", by.id().toString())
+                .query(Integer.class)
+                .optional()
+                .isPresent();
     }
 
     private void end(String which, String of, String boot) {

@@ -102,4 +102,38 @@ class KeysTest {
             assertEquals(200, call(Shop.address(slow), other).statusCode());
         }
     }
+
+    /** A shop's own device: kept once, for somebody of that shop, in a unit of its kind. */
+    @Test
+    void a_reading_is_kept_once_for_somebody_of_the_keys_shop() throws Exception {
+        String key = key("a scale of our own");
+        String body = """
+                {"device": "OWN-1", "boot": "00000007", "number": 3, "kind": "weight", "value": 790.50, "unit": "lb", "for": "orla"}
+                """;
+        assertEquals("{\"state\":\"kept\"}", reading(key, body).body());
+        assertEquals("{\"state\":\"again\"}", reading(key, body).body());
+        assertEquals(400, reading(key, body.replace("\"lb\"", "\"psi\"")).statusCode());
+        assertEquals(400, reading(key, body.replace("orla", "nils@second-yard")).statusCode(), "another shop");
+        assertEquals(
+                400,
+                reading(key, body.replace("\"number\": 3", "\"number\": 3.5")).statusCode());
+        String waiting = Visitor.signedIn("orla").get("/instruments/now").body();
+        assertEquals(2, waiting.split("790.5 lb</b>", -1).length, waiting);
+        for (int n = 4; n < 23; n++) {
+            assertEquals(200, reading(key, body.replace(": 3,", ": " + n + ",")).statusCode());
+        }
+        assertEquals(429, reading(key, body.replace(": 3,", ": 23,")).statusCode());
+        Shop.bean(JdbcClient.class)
+                .sql("update instrument_reading set done = 'REFUSED' where device = 'OWN-1'")
+                .update();
+    }
+
+    private static HttpResponse<String> reading(String key, String body) throws Exception {
+        HttpRequest request = HttpRequest.newBuilder(URI.create(Shop.address() + "/api/v1/readings"))
+                .header("Content-Type", "application/json")
+                .header("Authorization", "Bearer " + key)
+                .POST(HttpRequest.BodyPublishers.ofString(body))
+                .build();
+        return HttpClient.newHttpClient().send(request, HttpResponse.BodyHandlers.ofString());
+    }
 }

@@ -68,7 +68,18 @@ class InstrumentsTest {
 
     private String received() {
         String job = UUID.randomUUID().toString();
-        orla.post("/arrive", "job", job, "plate", "IN " + job.substring(0, 8), "name", "test coupe");
+        orla.post(
+                "/arrive",
+                "job",
+                job,
+                "plate",
+                "IN " + job.substring(0, 8),
+                "name",
+                "coupe " + job.substring(0, 8),
+                "archFront",
+                "STRUT",
+                "promiseFRONT",
+                "1");
         return job;
     }
 
@@ -128,6 +139,39 @@ class InstrumentsTest {
             assertThat(page.locator(".instruments .device.look")).containsText(Said.by("instruments.silent"));
             page.locator("#weightLR").fill("791 lb");
             assertThat(page.locator("#weightLR")).hasValue("791 lb");
+            assertEquals(List.of(), screen.complaints());
+        }
+    }
+
+    /** A wrench fills the torque of the step in hand; what it shows counts only once it is saved. */
+    @Test
+    void a_wrench_fills_a_torque_step() {
+        String job = received();
+        orla.post("/jobs/" + job + "/fit", "lift", "yes");
+        String step = "/jobs/" + job + "/fit/wheel-nuts@front";
+        orla.post(
+                step,
+                "what",
+                "SPEC",
+                "item",
+                "wheel-nut@front",
+                "spec-wheel-nut@front",
+                "110 N·m",
+                "source",
+                "SERVICE_MANUAL");
+        try (Instrument wrench = on("torque");
+                Screen screen = Screen.tablet().signIn("orla")) {
+            inHand(orla, wrench);
+            Page page = screen.page;
+            screen.open("/instruments");
+            screen.open(step);
+            wrench.measure(108.6, "Nm");
+            page.locator(".instruments .came [data-how=taken]").tap();
+            assertThat(page.locator("[name='reading-wheel-nut@front']")).hasValue("108.6 N·m");
+            assertThat(page.locator(".fastener").first()).not().containsText("80 lbf·ft");
+            page.locator(".tighten button").first().tap();
+            // 108.6 N·m in the reader's unit: 1 lbf·ft is 1.355818 N·m (NIST SP 811).
+            assertThat(page.locator(".fastener").first()).containsText("80 lbf·ft");
             assertEquals(List.of(), screen.complaints());
         }
     }

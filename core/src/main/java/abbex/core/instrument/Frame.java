@@ -2,6 +2,7 @@ package abbex.core.instrument;
 
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 
 /**
  * A frame that arrived whole.
@@ -42,8 +43,14 @@ public record Frame(
             this.units = units;
         }
 
-        boolean in(String unit) {
+        /** A reading of the kind may come in a unit. */
+        public boolean in(String unit) {
             return units.contains(unit);
+        }
+
+        /** Its units, in one order. */
+        public String said() {
+            return String.join(", ", new TreeSet<>(units));
         }
 
         /** It carries a reading. */
@@ -61,6 +68,11 @@ public record Frame(
 
     /** The reading as somebody would type it, with its unit. */
     public String text() {
+        return text(value, unit);
+    }
+
+    /** A value with its unit as somebody would type it. */
+    public static String text(String value, String unit) {
         String shown = unit.equals("lbfft") ? "lbf·ft" : unit.equals("Nm") ? "N·m" : unit;
         return value + " " + shown;
     }
