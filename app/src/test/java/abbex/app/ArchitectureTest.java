@@ -246,6 +246,8 @@ class ArchitectureTest {
             Map.entry("instrument_reading", "instruments"),
             Map.entry("part_entry", "parts"),
             Map.entry("tool_entry", "parts"),
+            Map.entry("step_time", "workcard"),
+            Map.entry("step_time_sum", "workcard"),
             Map.entry("card", "workcard"),
             Map.entry("card_entry", "workcard"),
             Map.entry("torque_spec", "workcard"),

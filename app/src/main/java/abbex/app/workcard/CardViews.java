@@ -11,6 +11,7 @@ import abbex.core.workcard.Blocker;
 import abbex.core.workcard.CardEvent;
 import abbex.core.workcard.CardState;
 import abbex.core.workcard.CardStep;
+import abbex.core.workcard.Pace;
 import abbex.core.workcard.Step;
 import java.util.ArrayList;
 import java.util.List;
@@ -30,9 +31,11 @@ class CardViews {
     private final CardSides sides;
     private final BoltViews bolts;
     private final Tips tips;
+    private final StepTimes times;
     private final Words words;
 
-    CardViews(Cards cards, CardAsks asks, CardSides sides, BoltViews bolts, Tips tips, Words words) {
+    CardViews(Cards cards, CardAsks asks, CardSides sides, BoltViews bolts, Tips tips, StepTimes times, Words words) {
+        this.times = times;
         this.bolts = bolts;
         this.tips = tips;
         this.sides = sides;
@@ -45,6 +48,7 @@ class CardViews {
         Cards.Current current = cards.of(job);
         CardState state = current.state();
         String next = state.next().map(CardStep::key).orElse("");
+        Pace pace = times.pace(job);
         return new CardPage.Whole(
                 current.begun(),
                 cards.asked(job),
@@ -54,8 +58,8 @@ class CardViews {
                 state.finished(),
                 state.settled(),
                 current.card().steps().size(),
-                time(state.minutes(1), reader),
-                time(state.minutes(2), reader),
+                between(pace.left(current.card(), state), reader),
+                time(Math.round(pace.withTwo(current.card(), state)), reader),
                 current.card().lifts(),
                 current.card().calls(),
                 ends(current, reader),
@@ -93,16 +97,29 @@ class CardViews {
                 current.card().number(hand) - 1);
     }
 
-    private String time(int minutes, Reader reader) {
+    /** How long it is expected to take, and between what 95 in 100 lie. */
+    private String between(Pace.Length left, Reader reader) {
+        return words.say(
+                "fit.between",
+                reader,
+                "about",
+                time(Math.round(left.minutes()), reader),
+                "least",
+                time(Math.round(left.least()), reader),
+                "most",
+                time(Math.round(left.most()), reader));
+    }
+
+    private String time(long minutes, Reader reader) {
         return minutes < 60
-                ? words.say("fit.minutes", reader, "minutes", Integer.toString(minutes))
+                ? words.say("fit.minutes", reader, "minutes", Long.toString(minutes))
                 : words.say(
                         "fit.hours",
                         reader,
                         "hours",
-                        Integer.toString(minutes / 60),
+                        Long.toString(minutes / 60),
                         "minutes",
-                        Integer.toString(minutes % 60));
+                        Long.toString(minutes % 60));
     }
 
     private String place(CardStep step, Reader reader) {
@@ -225,7 +242,7 @@ class CardViews {
                         "minutes",
                         Integer.toString(step.step().minutes())),
                 step.step().hands() > 1,
-                time(state.minutes(1), reader),
+                time(Math.round(times.pace(job).left(current.card(), state).minutes()), reader),
                 line(current, step.key()),
                 holds,
                 step.step().cautions(),

@@ -58,8 +58,18 @@ public class Cards {
     private final Specs specs;
     private final Clock clock;
     private final Audit audit;
+    private final StepTimes times;
 
-    Cards(JdbcClient jdbc, Reads reads, Kits kits, Books books, Specs specs, Clock clock, Audit audit) {
+    Cards(
+            JdbcClient jdbc,
+            Reads reads,
+            Kits kits,
+            Books books,
+            Specs specs,
+            Clock clock,
+            Audit audit,
+            StepTimes times) {
+        this.times = times;
         this.audit = audit;
         this.jdbc = jdbc;
         this.reads = reads;
@@ -326,6 +336,9 @@ public class Cards {
     @Transactional
     void add(Person by, Job job, UUID client, Instant at, Note note) {
         long newest = specs.newest(job.shop(), job.vehicle());
+        if (note.what() == What.TICKED) {
+            of(job).card().find(note.step()).ifPresent(step -> times.ticked(by, job, step, at));
+        }
         try {
             jdbc.sql(ADD)
                     .param("shop", by.shop().toString())

@@ -1,5 +1,6 @@
 package abbex.app.workcard;
 
+import abbex.app.arrive.Jobs;
 import abbex.app.form.Form;
 import abbex.app.page.Me;
 import abbex.app.page.Words;
@@ -12,8 +13,10 @@ import abbex.core.workcard.Step;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -43,8 +46,12 @@ class StepsController {
     private final OwnSteps own;
     private final Books books;
     private final Words words;
+    private final StepTimes times;
+    private final Jobs jobs;
 
-    StepsController(OwnSteps own, Books books, Words words) {
+    StepsController(OwnSteps own, Books books, Words words, StepTimes times, Jobs jobs) {
+        this.times = times;
+        this.jobs = jobs;
         this.own = own;
         this.books = books;
         this.words = words;
@@ -73,6 +80,8 @@ class StepsController {
                 StepForm.texts(files.containsKey(step) ? JSON.readTree(files.get(step)) : JSON.createObjectNode()));
         page.addObject("edition", own.edition(me.shop(), step));
         page.addObject("client", UUID.randomUUID().toString());
+        page.addObject("worked", worked(me, book));
+        page.addObject("asides", asides(me, book));
         page.addObject(
                 "choices",
                 book.stream()
@@ -88,6 +97,47 @@ class StepsController {
                 Stream.of(Architecture.values()).map(Enum::name).toList());
         page.addObject("kinds", Stream.of(VehicleKind.values()).map(Enum::name).toList());
         return page;
+    }
+
+    /** A step as the shop works it, in minutes. */
+    public record Worked(String title, String kind, int count, long mean, long shipped, long expected) {}
+
+    private List<Worked> worked(Person me, List<Chapter> book) {
+        Map<String, Step> steps = byId(book);
+        return times.seen(me.shop()).stream()
+                .flatMap(seen -> Optional.ofNullable(steps.get(seen.step())).stream()
+                        .map(step -> new Worked(
+                                step.title(),
+                                words.say("kind." + seen.kind()),
+                                seen.time().count(),
+                                Math.round(seen.time().sum() / seen.time().count()),
+                                step.minutes(),
+                                Math.round(seen.time().minutes(step.minutes())))))
+                .toList();
+    }
+
+    /** What was set aside. */
+    public record SetAside(String title, String plate, UUID job, String took, String by) {}
+
+    private List<SetAside> asides(Person me, List<Chapter> book) {
+        Map<String, String> titles = new HashMap<>();
+        byId(book).forEach((id, step) -> titles.put(id, step.title()));
+        return times.aside(me.shop()).stream()
+                .filter(aside -> titles.containsKey(aside.step()))
+                .flatMap(aside -> jobs.find(me.shop(), aside.job()).stream()
+                        .map(job -> new SetAside(
+                                titles.getOrDefault(aside.step(), ""),
+                                job.vehicle().plate(),
+                                aside.job(),
+                                String.format(Locale.ROOT, "%.0f", aside.minutes()),
+                                aside.initials())))
+                .toList();
+    }
+
+    private static Map<String, Step> byId(List<Chapter> book) {
+        Map<String, Step> steps = new HashMap<>();
+        book.forEach(chapter -> chapter.steps().forEach(step -> steps.put(step.id(), step)));
+        return steps;
     }
 
     private OwnRow row(String file) {

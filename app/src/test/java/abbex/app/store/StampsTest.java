@@ -38,6 +38,8 @@ class StampsTest {
             "sheet_paper",
             "second_factor",
             "recovery_code",
+            "step_time",
+            "step_time_sum",
             "instrument_pair",
             "instrument_reading");
 
