@@ -29,10 +29,14 @@ class InstrumentPort implements SmartLifecycle {
     /** A device that says nothing for so long has gone without saying so, ms. */
     private static final int QUIET = 60_000;
 
+    /** Until a port that is held is tried again, ms. */
+    private static final int AGAIN = 500;
+
     private final Intake intake;
     private final int asked;
     private final Set<Socket> connections = ConcurrentHashMap.newKeySet();
-    private @Nullable ServerSocket server;
+    private volatile boolean running;
+    private volatile @Nullable ServerSocket server;
 
     /** @param asked the port; 0 for any that is free, below that none */
     InstrumentPort(Intake intake, @Value("${abbex.instruments.port:-1}") int asked) {
@@ -45,18 +49,28 @@ class InstrumentPort implements SmartLifecycle {
         if (asked < 0) {
             return;
         }
+        running = true;
+        if (!open()) {
+            // Typing goes on without instruments; a port that is held for a moment is not given up for good.
+            LOG.warn("Port {} for instruments is not free: tried again until it is", asked);
+        }
+        begin("instruments", this::listen);
+    }
+
+    /** False where somebody else holds the port, be it the line itself a moment after it was shut. */
+    private synchronized boolean open() {
         try {
-            ServerSocket on = new ServerSocket(asked, MOST_CONNECTIONS, InetAddress.getLoopbackAddress());
-            server = on;
-            begin("instruments", () -> listen(on));
+            if (running) {
+                server = new ServerSocket(asked, MOST_CONNECTIONS, InetAddress.getLoopbackAddress());
+            }
+            return true;
         } catch (IOException taken) {
-            // Typing goes on without instruments.
-            LOG.warn("Port {} for instruments is not free", asked);
+            return false;
         }
     }
 
     /** The port that it listens on; below 0 for none. */
-    int port() {
+    synchronized int port() {
         return server == null ? -1 : server.getLocalPort();
     }
 
@@ -66,8 +80,21 @@ class InstrumentPort implements SmartLifecycle {
         thread.start();
     }
 
-    private void listen(ServerSocket on) {
-        while (!on.isClosed()) {
+    private void listen() {
+        try {
+            while (port() < 0) {
+                Thread.sleep(AGAIN);
+                if (!running) {
+                    return;
+                }
+                open();
+            }
+        } catch (InterruptedException ended) {
+            Thread.currentThread().interrupt();
+            return;
+        }
+        ServerSocket on = server;
+        while (on != null && !on.isClosed()) {
             try {
                 Socket socket = on.accept();
                 if (connections.size() >= MOST_CONNECTIONS) {
@@ -113,7 +140,8 @@ class InstrumentPort implements SmartLifecycle {
     }
 
     @Override
-    public void stop() {
+    public synchronized void stop() {
+        running = false;
         try {
             if (server != null) {
                 server.close();
@@ -129,6 +157,6 @@ class InstrumentPort implements SmartLifecycle {
 
     @Override
     public boolean isRunning() {
-        return server != null;
+        return running;
     }
 }
