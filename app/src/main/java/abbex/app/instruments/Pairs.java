@@ -4,6 +4,8 @@ import abbex.app.people.Person;
 import abbex.app.store.Ids;
 import abbex.app.store.Times;
 import java.security.SecureRandom;
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.time.Clock;
 import java.util.HexFormat;
 import java.util.List;
@@ -19,6 +21,9 @@ import org.springframework.transaction.annotation.Transactional;
 class Pairs {
     private static final SecureRandom RANDOM = new SecureRandom();
 
+    private static final String PAIRS =
+            "select token, shop_id, device, boot, person_id from instrument_pair where ended_at is null";
+
     private final JdbcClient jdbc;
     private final Clock clock;
 
@@ -32,7 +37,14 @@ class Pairs {
     /** From now on a device measures for a person, and for nobody else. */
     @Transactional
     Pair take(Person by, String device, String boot) {
-        end("device = :of and boot = :boot", device, boot);
+        jdbc.sql("""
+                        update instrument_pair set ended_at = :at
+                         where device = :device and boot = :boot and ended_at is null
+                        """)
+                .param("at", Times.column(clock.instant()))
+                .param("device", device)
+                .param("boot", boot)
+                .update();
         byte[] bytes = new byte[4];
         RANDOM.nextBytes(bytes);
         String token = HexFormat.of().formatHex(bytes).toUpperCase(Locale.ROOT);
@@ -52,7 +64,14 @@ class Pairs {
 
     /** The person puts it down; false for what they never had. */
     boolean putDown(Person by, String token) {
-        end("token = :of and person_id = :boot", token, by.id().toString());
+        jdbc.sql("""
+                        update instrument_pair set ended_at = :at
+                         where token = :token and person_id = :person and ended_at is null
+                        """)
+                .param("at", Times.column(clock.instant()))
+                .param("token", token)
+                .param("person", by.id().toString())
+                .update();
         return jdbc.sql("select 1 from instrument_pair where token = :token and person_id = :person")
                 .param("token", token)
                 .param("person", by.id().toString())
@@ -61,34 +80,27 @@ class Pairs {
                 .isPresent();
     }
 
-    private void end(String which, String of, String boot) {
-        jdbc.sql("update instrument_pair set ended_at = :at where ended_at is null and " + which)
-                .param("at", Times.column(clock.instant()))
-                .param("of", of)
-                .param("boot", boot)
-                .update();
-    }
-
     Optional<Pair> of(String token) {
-        return read("token = :of", token).stream().findFirst();
+        return jdbc.sql(PAIRS + " and token = :token")
+                .param("token", token)
+                .query(Pairs::pair)
+                .optional();
     }
 
     /** What a person has in hand. */
     List<Pair> of(Person person) {
-        return read("person_id = :of", person.id().toString());
+        return jdbc.sql(PAIRS + " and person_id = :person order by device")
+                .param("person", person.id().toString())
+                .query(Pairs::pair)
+                .list();
     }
 
-    private List<Pair> read(String which, String of) {
-        return jdbc.sql(
-                        "select token, shop_id, device, boot, person_id from instrument_pair where ended_at is null and "
-                                + which + " order by device")
-                .param("of", of)
-                .query((row, n) -> new Pair(
-                        row.getString("token"),
-                        Ids.id(row, "shop_id"),
-                        row.getString("device"),
-                        row.getString("boot"),
-                        Ids.id(row, "person_id")))
-                .list();
+    private static Pair pair(ResultSet row, int n) throws SQLException {
+        return new Pair(
+                row.getString("token"),
+                Ids.id(row, "shop_id"),
+                row.getString("device"),
+                row.getString("boot"),
+                Ids.id(row, "person_id"));
     }
 }

@@ -62,11 +62,6 @@ public class Sheets {
     /** No vehicle is measured more often in one stay (ours, against a button that is held). */
     private static final int MOST_SHEETS = 30;
 
-    private static final String SAID = """
-            select item, raw from state_entry
-             where shop_id = :shop and sheet_id = :sheet and id <= :upto order by id
-            """;
-
     private static final String LOCK = "select id from sheet where id = :sheet and shop_id = :shop for update";
 
     private static final String ADD_SHEET = """
@@ -89,6 +84,7 @@ public class Sheets {
     private final Jobs jobs;
     private final KnownWheels wheels;
     private final TurnedSince turned;
+    private final StateEntries entries;
 
     Sheets(
             JdbcClient jdbc,
@@ -100,7 +96,9 @@ public class Sheets {
             Rules rules,
             Reads reads,
             Clock clock,
-            TurnedSince turned) {
+            TurnedSince turned,
+            StateEntries entries) {
+        this.entries = entries;
         this.turned = turned;
         this.clock = clock;
         this.wheels = wheels;
@@ -338,20 +336,7 @@ public class Sheets {
 
     /** In which state a sheet was taken up to an entry of it. */
     public SheetState state(UUID shop, SheetRow sheet, int upTo) {
-        return SheetData.state(said(shop, sheet, upTo));
-    }
-
-    /** What a sheet's state was up to an entry. */
-    Map<String, String> said(UUID shop, SheetRow sheet, int upTo) {
-        Map<String, String> said = new HashMap<>();
-        jdbc.sql(SAID)
-                .param("shop", shop.toString())
-                .param("sheet", sheet.id().toString())
-                .param("upto", upTo)
-                .query(row -> {
-                    said.put(row.getString("item"), row.getString("raw"));
-                });
-        return said;
+        return SheetData.state(entries.upTo(shop, sheet, upTo));
     }
 
     /** Says what differs from what was said last; a blank takes it back. */

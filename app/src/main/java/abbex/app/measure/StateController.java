@@ -25,10 +25,12 @@ class StateController {
 
     private final MeasurePages pages;
     private final Sheets sheets;
+    private final StateEntries entries;
     private final Words words;
     private final Clock clock;
 
-    StateController(MeasurePages pages, Sheets sheets, Words words, Clock clock) {
+    StateController(MeasurePages pages, Sheets sheets, StateEntries entries, Words words, Clock clock) {
+        this.entries = entries;
         this.pages = pages;
         this.sheets = sheets;
         this.words = words;
@@ -48,7 +50,7 @@ class StateController {
         Map<String, String> base = form.edition()
                 .map(upTo -> SheetData.fields(
                         opened.sheet().row(),
-                        sheets.said(me.shop(), opened.sheet().row(), upTo)))
+                        entries.upTo(me.shop(), opened.sheet().row(), upTo)))
                 .orElse(standing);
         Map<String, String> said = new LinkedHashMap<>();
         Map<String, String> meanwhile = new LinkedHashMap<>();

@@ -1,8 +1,10 @@
 package abbex.app.parts;
 
 import abbex.app.arrive.Job;
+import abbex.app.arrive.Jobs;
 import abbex.app.kit.KitPlans;
 import abbex.app.people.Person;
+import abbex.app.store.Ids;
 import abbex.app.store.Reads;
 import abbex.app.store.Times;
 import abbex.app.workcard.Cards;
@@ -10,10 +12,11 @@ import abbex.core.parts.Bill;
 import abbex.core.parts.BillLine;
 import abbex.core.parts.PartEvent;
 import abbex.core.parts.PartFinding;
-import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.dao.DuplicateKeyException;
@@ -37,13 +40,15 @@ public class PartLog {
 
     private final JdbcClient jdbc;
     private final Reads reads;
+    private final Jobs jobs;
     private final Cards cards;
     private final KitPlans plans;
     private final Clock clock;
 
-    PartLog(JdbcClient jdbc, Reads reads, Cards cards, KitPlans plans, Clock clock) {
+    PartLog(JdbcClient jdbc, Reads reads, Jobs jobs, Cards cards, KitPlans plans, Clock clock) {
         this.jdbc = jdbc;
         this.reads = reads;
+        this.jobs = jobs;
         this.cards = cards;
         this.plans = plans;
         this.clock = clock;
@@ -63,7 +68,11 @@ public class PartLog {
      *
      * @param text from whom and for how much, why it goes without, its number, or the name of an added line
      */
-    record Entry(PartEvent event, What what, String text, String by) {}
+    record Entry(PartEvent event, What what, String text, String by) {
+        Optional<LocalDate> due() {
+            return event instanceof PartEvent.Asked asked ? asked.due() : Optional.empty();
+        }
+    }
 
     List<Entry> entries(Job job) {
         return reads.ofVehicle(
@@ -119,22 +128,26 @@ public class PartLog {
     }
 
     /**
-     * Writes down what was said of lines, once for a client's id.
+     * Writes down what was said of lines. What stands so already, said by the same person, is not written again: a form that is
+     * sent twice counts once, and one from a page of before counts for what it says.
      *
      * @param text may be empty
      */
     @Transactional
-    void say(Person by, Job job, UUID client, What what, List<String> lines, Optional<LocalDate> due, String text) {
+    void say(Person by, Job job, What what, List<String> lines, Optional<LocalDate> due, String text) {
+        jobs.hold(job);
+        Map<String, Entry> last = new HashMap<>();
+        read(job).forEach(entry -> last.put(entry.event().line(), entry));
         for (String line : lines) {
-            add(
-                    by,
-                    job,
-                    UUID.nameUUIDFromBytes((client + line).getBytes(StandardCharsets.UTF_8)),
-                    line,
-                    what,
-                    due,
-                    text,
-                    1);
+            Entry is = last.get(line);
+            boolean stands = is != null
+                    && is.what() == what
+                    && is.due().equals(due)
+                    && is.text().equals(text)
+                    && is.by().equals(by.initials());
+            if (!stands) {
+                add(by, job, Ids.fresh(), line, what, due, text, 1);
+            }
         }
     }
 

@@ -86,14 +86,7 @@ class PartsController {
         if (!form.fits()) {
             return page(me, job, form);
         }
-        log.say(
-                me,
-                job,
-                client(form),
-                what,
-                lines.stream().map(BillLine::key).toList(),
-                Optional.ofNullable(due),
-                remark);
+        log.say(me, job, what, lines.stream().map(BillLine::key).toList(), Optional.ofNullable(due), remark);
         return back(id);
     }
 

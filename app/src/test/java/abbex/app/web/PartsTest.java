@@ -190,6 +190,19 @@ class PartsTest {
         String page = orla.get(address).body();
         assertEquals(1, page.split("2 × brake hose</b>", -1).length - 1, page);
         assertEquals(302, orla.post(address, "why", "ADDED", "what", "HERE").statusCode());
+        // Here, taken back and here again, all from one page that is older by then; each sent twice.
+        for (String what : List.of("HERE", "HERE", "REOPENED", "REOPENED", "HERE", "HERE", "REOPENED")) {
+            assertEquals(
+                    302,
+                    orla.post(address, "line", "spring@front", "what", what).statusCode());
+        }
+        assertEquals(
+                List.of("HERE", "REOPENED", "HERE", "REOPENED"),
+                Shop.bean(JdbcClient.class)
+                        .sql("select what from part_entry where job_id = :job and line = 'spring@front' order by seq")
+                        .param("job", job)
+                        .query(String.class)
+                        .list());
         assertEquals(
                 404,
                 Visitor.signedIn("nils@second-yard")
