@@ -72,6 +72,9 @@ public final class Screen implements AutoCloseable {
                             .setArgs(List.of(
                                     "--no-sandbox",
                                     "--disable-gpu",
+                                    // Two cores: what draws is a thread of the browser and no process beside it.
+                                    "--in-process-gpu",
+                                    "--num-raster-threads=1",
                                     "--disable-quic",
                                     "--disable-background-networking",
                                     "--disable-component-update",
