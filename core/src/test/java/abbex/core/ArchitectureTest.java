@@ -58,6 +58,7 @@ class ArchitectureTest {
             Map.entry("redact", Set.of()),
             Map.entry("torque", Set.of("units")),
             Map.entry("workcard", Set.of("figure", "vehicle", "torque")),
+            Map.entry("day", Set.of("workcard")),
             Map.entry("instrument", Set.of()),
             Map.entry("parts", Set.of("figure", "vehicle", "kit", "workcard", "springs")),
             Map.entry("verdict", Set.of("figure")));
@@ -116,19 +117,34 @@ class ArchitectureTest {
     static final ArchRule noCycles =
             slices().matching("abbex.core.(*)..").should().beFreeOfCycles();
 
+    private static final String[] PLAIN = {
+        "abbex.core..",
+        "java.lang..",
+        "java.util..",
+        "java.math..",
+        "java.time..",
+        "java.text..",
+        "org.apache.commons.statistics..",
+        "org.jspecify.."
+    };
+
     @ArchTest
     static final ArchRule plain = classes()
+            .that()
+            .resideOutsideOfPackage("abbex.core.day")
             .should()
             .onlyDependOnClassesThat()
-            .resideInAnyPackage(
-                    "abbex.core..",
-                    "java.lang..",
-                    "java.util..",
-                    "java.math..",
-                    "java.time..",
-                    "java.text..",
-                    "org.apache.commons.statistics..",
-                    "org.jspecify..");
+            .resideInAnyPackage(PLAIN);
+
+    /** The day alone knows a solver. */
+    @ArchTest
+    static final ArchRule solved = classes()
+            .that()
+            .resideInAPackage("abbex.core.day")
+            .should()
+            .onlyDependOnClassesThat()
+            .resideInAnyPackage(Stream.concat(Stream.of(PLAIN), Stream.of("com.google.ortools.."))
+                    .toArray(String[]::new));
 
     @ArchTest
     static final ArchRule noClock = noClasses()

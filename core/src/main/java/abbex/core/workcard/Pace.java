@@ -24,12 +24,22 @@ public record Pace(Map<String, StepTime> steps) {
         return steps.getOrDefault(step.step().id(), StepTime.UNSEEN);
     }
 
+    /** Expected minutes of a step. */
+    public double minutes(CardStep step) {
+        return of(step).minutes(step.step().minutes());
+    }
+
     /**
      * Minutes of one person.
      *
      * @param least and most: 95 in 100 lie between
      */
-    public record Length(double minutes, double least, double most) {}
+    public record Length(double minutes, double least, double most) {
+        /** One standard deviation, as a part of the minutes. */
+        public double spread() {
+            return minutes == 0 ? 0 : (most - minutes) / SURE / minutes;
+        }
+    }
 
     /** What is left of a card for one person. */
     public Length left(Card card, CardState state) {

@@ -1,0 +1,121 @@
+package abbex.core.day;
+
+import java.util.List;
+
+/**
+ * A job that is not in the day.
+ *
+ * @param need and have, minutes: of what is short
+ */
+public record LeftOver(String job, Why why, int need, int have) {
+    /** Why it is left over, the first that holds. */
+    public enum Why {
+        /** It cannot begin before the day is over: its parts or its owner come later. */
+        COMES_LATER,
+        /** It has to go up, and there is no lift, or none that is free. */
+        NO_LIFT,
+        /** Nobody is there who may have it. */
+        NO_PERSON,
+        /** It needs two, and two are never there together. */
+        NO_SECOND,
+        /** It is longer than what is left of the day after it can begin. */
+        TOO_LONG,
+        /** Where somebody put it, it does not fit. */
+        PUT,
+        /** More work than hours of lifts. */
+        LIFT_HOURS,
+        /** More work than hours of people, or no order in which it fits. */
+        HOURS
+    }
+
+    static LeftOver of(Day day, DayJob job) {
+        int begin = Math.max(job.from(), day.now());
+        int rest = Math.max(0, day.length() - begin);
+        if (rest == 0) {
+            return new LeftOver(job.key(), Why.COMES_LATER, job.minutes(), 0);
+        }
+        List<Day.Bay> bays = day.bays(job);
+        int bay = bays.stream()
+                .mapToInt(b -> longest(begin, day.length(), b.shut()))
+                .max()
+                .orElse(0);
+        if (bay == 0) {
+            return new LeftOver(job.key(), Why.NO_LIFT, job.minutes(), 0);
+        }
+        int person = day.leads(job).stream()
+                .mapToInt(p -> there(begin, day.length(), p.away()))
+                .max()
+                .orElse(0);
+        if (person == 0) {
+            return new LeftOver(job.key(), Why.NO_PERSON, job.minutes(), 0);
+        }
+        if (job.two() && together(day, begin) == 0) {
+            return new LeftOver(job.key(), Why.NO_SECOND, job.minutes(), 0);
+        }
+        if (job.minutes() > Math.min(rest, Math.min(bay, person))) {
+            return new LeftOver(job.key(), Why.TOO_LONG, job.minutes(), Math.min(rest, Math.min(bay, person)));
+        }
+        if (job.at().isPresent()) {
+            return new LeftOver(
+                    job.key(),
+                    Why.PUT,
+                    job.minutes(),
+                    Math.max(0, day.length() - job.at().getAsInt()));
+        }
+        return hours(day, job);
+    }
+
+    private static LeftOver hours(Day day, DayJob job) {
+        int lifts = day.bays().stream()
+                .filter(Day.Bay::lift)
+                .mapToInt(b -> there(day.now(), day.length(), b.shut()))
+                .sum();
+        int raised = day.jobs().stream()
+                .filter(DayJob::lift)
+                .mapToInt(DayJob::minutes)
+                .sum();
+        int hands = day.people().stream()
+                .mapToInt(p -> there(day.now(), day.length(), p.away()))
+                .sum();
+        int work = day.jobs().stream().mapToInt(DayJob::handMinutes).sum();
+        boolean lift = job.lift() && raised > lifts && (long) raised * hands > (long) work * lifts;
+        return lift
+                ? new LeftOver(job.key(), Why.LIFT_HOURS, raised, lifts)
+                : new LeftOver(job.key(), Why.HOURS, work, hands);
+    }
+
+    /** Minutes of a stretch that are not taken. */
+    static int there(int from, int to, List<Span> taken) {
+        int free = 0;
+        for (int at = from; at < to; at += Day.GRID) {
+            free += taken(at, taken) ? 0 : Day.GRID;
+        }
+        return free;
+    }
+
+    private static int longest(int from, int to, List<Span> taken) {
+        int best = 0;
+        int run = 0;
+        for (int at = from; at < to; at += Day.GRID) {
+            run = taken(at, taken) ? 0 : run + Day.GRID;
+            best = Math.max(best, run);
+        }
+        return best;
+    }
+
+    private static boolean taken(int at, List<Span> taken) {
+        Span slot = new Span(at, at + Day.GRID);
+        return taken.stream().anyMatch(slot::meets);
+    }
+
+    private static int together(Day day, int from) {
+        int together = 0;
+        for (int at = from; at < day.length(); at += Day.GRID) {
+            int slot = at;
+            long there =
+                    day.people().stream().filter(p -> !taken(slot, p.away())).count();
+            together += there > 1 ? Day.GRID : 0;
+        }
+        return together;
+    }
+}
