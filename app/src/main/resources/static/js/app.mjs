@@ -25,6 +25,7 @@ if (person) import('./queue.mjs');
 if (document.querySelector('.in-hand li')) localStorage.setItem('instruments', '1');
 if (person && localStorage.getItem('instruments')) import('./instruments.mjs').then((m) => m.instruments());
 if (document.getElementById('board')) import('./floor.mjs').then((m) => m.floor());
+if (document.querySelector('.day-drawing')) import('./day.mjs').then((m) => m.day());
 if (document.querySelector('.bayview, .fit[data-open]')) import('./card.mjs').then((m) => m.card());
 if (document.getElementById('walk')) import('./measure.mjs').then((m) => m.walk());
 if (document.getElementById('hand')) import('./cut.mjs').then((m) => m.hand());

@@ -16,7 +16,7 @@ import abbex.app.page.Words;
 import abbex.app.parts.PartsAwaited;
 import abbex.app.people.People;
 import abbex.app.people.Person;
-import abbex.app.rules.Rules;
+import abbex.app.rules.Bays;
 import abbex.app.rules.ShopRules;
 import abbex.app.verdict.JobVerdicts;
 import abbex.core.units.Length;
@@ -25,13 +25,11 @@ import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -41,7 +39,6 @@ import org.springframework.web.servlet.ModelAndView;
 @Component
 class FloorPage {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
-    private static final Pattern NUMBER = Pattern.compile("\\d{1,8}");
     /** So many of the worst stand in the margin; the rest folds. */
     private static final int FIRST = 5;
     /** So many days ahead somebody is due soon (ours). */
@@ -51,7 +48,7 @@ class FloorPage {
     private final Sheets sheets;
     private final JobVerdicts verdicts;
     private final People people;
-    private final Rules rules;
+    private final Bays bays;
     private final Kits kits;
     private final PartsAwaited parts;
     private final Words words;
@@ -62,7 +59,7 @@ class FloorPage {
             Sheets sheets,
             JobVerdicts verdicts,
             People people,
-            Rules rules,
+            Bays bays,
             Kits kits,
             PartsAwaited parts,
             Words words,
@@ -71,7 +68,7 @@ class FloorPage {
         this.sheets = sheets;
         this.verdicts = verdicts;
         this.people = people;
-        this.rules = rules;
+        this.bays = bays;
         this.kits = kits;
         this.parts = parts;
         this.words = words;
@@ -144,33 +141,20 @@ class FloorPage {
         return all.stream().filter(s -> s.place().equals(place.name()));
     }
 
-    /** The bays that the shop named and those in which somebody stands, by their numbers. */
     private List<Bay> bays(Person me, List<Standing> everybody, List<Standing> seen) {
-        Map<String, String> names = new LinkedHashMap<>();
-        Stream.concat(
-                        rules.of(me.shop()).bays().stream(),
-                        at(everybody, Job.Place.BAY).map(Standing::bay))
-                .sorted(Comparator.comparing(FloorPage::natural))
-                .forEach(name -> names.putIfAbsent(ShopRules.bayKey(name), name));
-        String lift = words.say("board.lift").toLowerCase(Locale.ENGLISH);
-        List<Bay> bays = new ArrayList<>();
-        names.forEach((key, name) -> {
+        List<String> stood = at(everybody, Job.Place.BAY).map(Standing::bay).toList();
+        List<Bay> shown = new ArrayList<>();
+        for (Bays.Bay bay : bays.of(me.shop(), stood)) {
             List<Standing> here = at(everybody, Job.Place.BAY)
-                    .filter(s -> ShopRules.bayKey(s.bay()).equals(key))
+                    .filter(s -> ShopRules.bayKey(s.bay()).equals(bay.key()))
                     .toList();
-            List<Standing> shown = here.stream().filter(seen::contains).toList();
+            List<Standing> asked = here.stream().filter(seen::contains).toList();
             // Where another's vehicle stands that was not asked for, the bay is not free.
-            if (here.isEmpty() || !shown.isEmpty()) {
-                bays.add(new Bay(name, key.contains(lift), shown));
+            if (here.isEmpty() || !asked.isEmpty()) {
+                shown.add(new Bay(bay.name(), bay.lift(), asked));
             }
-        });
-        return bays;
-    }
-
-    /** Bay 2 before Bay 10. */
-    static String natural(String name) {
-        return NUMBER.matcher(name.toLowerCase(Locale.ENGLISH))
-                .replaceAll(m -> String.format(Locale.ROOT, "%08d", Integer.parseInt(m.group())));
+        }
+        return shown;
     }
 
     /** A stretch of the road. */

@@ -4,6 +4,7 @@ import abbex.app.arrive.Job;
 import abbex.app.arrive.Jobs;
 import abbex.app.arrive.StayValues;
 import abbex.app.arrive.VehicleFacts;
+import abbex.app.day.ShownDay;
 import abbex.app.fitment.Fitments;
 import abbex.app.fitment.WheelSets;
 import abbex.app.ground.LowPoints;
@@ -46,6 +47,7 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
@@ -82,6 +84,7 @@ class DemoShop implements FirstShop {
     private final HandOver handOver;
     private final WatchList watched;
     private final StayValues values;
+    private final ShownDay days;
     private final Clock clock;
 
     DemoShop(
@@ -102,7 +105,9 @@ class DemoShop implements FirstShop {
             HandOver handOver,
             WatchList watched,
             StayValues values,
+            ShownDay days,
             Clock clock) {
+        this.days = days;
         this.values = values;
         this.watched = watched;
         this.wheels = wheels;
@@ -151,6 +156,7 @@ class DemoShop implements FirstShop {
         add(staff, shop, "pell", "Pell Ivers", "PI", Role.DESK, password, LengthUnit.MILLIMETRE);
         DemoStories.all().forEach(story -> tell(story, shop, staff));
         rules.bays(person(staff, "tamsin"), List.of("Bay 1", "Bay 2", "Bay 3, lift", "Bay 4", "Bay 5", "Bay 6, lift"));
+        day(shop, person(staff, "tamsin"), person(staff, "jorun"));
         survey(person(staff, "tamsin"), "Bay 2", "0", "3 mm", "5 mm", "1 mm");
         UUID other = people.addShop("Second Yard");
         Map<String, UUID> elsewhere = new LinkedHashMap<>();
@@ -158,6 +164,20 @@ class DemoShop implements FirstShop {
         DemoJob there = new DemoJob("KT 4-207", "Van, 2012", VehicleFacts.Shape.HATCH);
         there.holder = "nils";
         tell(there, other, elsewhere);
+    }
+
+    /** The shop's next day: two promises, of which one hangs by a thread, and somebody away in the afternoon. */
+    private void day(UUID shop, Person lead, Person away) {
+        LocalDate day = days.next(lead);
+        for (Job job : jobs.onTheFloor(shop)) {
+            if (job.vehicle().plate().equals("PX 7-340")) {
+                days.promise(lead, job, day, LocalTime.of(12, 30));
+            } else if (job.vehicle().plate().equals("HM 6-663")) {
+                days.promise(lead, job, day, LocalTime.of(16, 0));
+            }
+        }
+        days.away(lead, away, day);
+        days.plan(lead, day);
     }
 
     private void add(

@@ -12,6 +12,8 @@ import abbex.core.units.TapeParse;
 import abbex.core.units.TapeReading;
 import abbex.core.units.TapeText;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.LocalTime;
 import java.time.format.DateTimeParseException;
 import java.util.Collections;
 import java.util.LinkedHashMap;
@@ -253,6 +255,35 @@ public final class Form {
         }
         problem(field, "problem.day", "read", text(field));
         return null;
+    }
+
+    /** A time of the day, such as 8:30; empty when nothing or nothing that can be taken was typed. */
+    public Optional<LocalTime> time(String field) {
+        try {
+            String text = text(field);
+            return text.isEmpty()
+                    ? Optional.empty()
+                    : Optional.of(LocalTime.parse(text.matches("\\d:.*") ? "0" + text : text));
+        } catch (DateTimeParseException none) {
+            problem(field, "problem.time", "read", text(field));
+            return Optional.empty();
+        }
+    }
+
+    /** A day with a time; empty when nothing or nothing that can be taken was typed. */
+    public Optional<LocalDateTime> moment(String field) {
+        try {
+            LocalDateTime at = text(field).isEmpty()
+                    ? null
+                    : LocalDateTime.parse(text(field).replace(' ', 'T'));
+            if (at == null || at.getYear() >= 1900 && at.getYear() <= 2200) {
+                return Optional.ofNullable(at);
+            }
+        } catch (DateTimeParseException none) {
+            // Said below, as for a year that is not meant.
+        }
+        problem(field, "problem.moment", "read", text(field));
+        return Optional.empty();
     }
 
     /** One of a list; the usual one when nothing was chosen. */

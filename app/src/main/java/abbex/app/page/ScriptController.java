@@ -57,6 +57,7 @@ class ScriptController {
             "bay",
             "parts",
             "instruments",
+            "day",
             "lead");
 
     private final String module;

@@ -76,6 +76,11 @@ public class Audit implements StaysSo {
         STEPS_CHANGED,
         ROUND_BEGUN,
         STEPS_UPDATED,
+        HOURS_SET,
+        AWAY_SET,
+        AWAY_TAKEN_BACK,
+        CALENDAR_MADE,
+        CALENDAR_WITHDRAWN,
         RESTORED
     }
 

@@ -35,6 +35,8 @@ public class Journal {
         RECOVERY_CODES,
         PERSON_DEACTIVATED,
         KEY_REVOKED,
+        /** Of an address under which a calendar was read. */
+        CALENDAR_WITHDRAWN,
         /** Of a stay, with the text in which its customer was named, and how much of it went; before the name itself. */
         CUSTOMER_TEXT,
         /** Of a stay. */

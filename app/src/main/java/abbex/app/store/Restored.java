@@ -76,6 +76,7 @@ class Restored {
             case RECOVERY_CODES -> "recovery codes";
             case PERSON_DEACTIVATED -> "a person deactivated";
             case KEY_REVOKED -> "a key revoked";
+            case CALENDAR_WITHDRAWN -> "a calendar address withdrawn";
             case CUSTOMER_TEXT -> "a customer’s name taken out of a text";
             case CUSTOMER_BLANKED -> "a customer’s name deleted";
         };

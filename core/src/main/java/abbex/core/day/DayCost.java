@@ -15,9 +15,14 @@ final class DayCost {
 
     private DayCost() {}
 
+    /** What one job that can wait costs when it is left over: more than all that an order can save in waiting. */
+    static long unit(Day day) {
+        return (long) (day.jobs().size() + 1) * Math.max(day.length(), Day.GRID);
+    }
+
     /** Leaving over a job that can wait. */
     static long left(Day day, DayJob job) {
-        long unit = (long) (day.jobs().size() + 1) * Math.max(day.length(), Day.GRID);
+        long unit = unit(day);
         long promised = job.promised().isPresent() ? broken(day) + (long) LATE * day.length() : 0;
         long put = job.at().isPresent() || job.begun().isPresent() ? 10 * broken(day) : 0;
         return unit * job.weight() + promised + put;
@@ -25,7 +30,7 @@ final class DayCost {
 
     /** A promise that is not kept, however late. */
     static long broken(Day day) {
-        return 4L * (day.jobs().size() + 1) * Math.max(day.length(), Day.GRID);
+        return 4 * unit(day);
     }
 
     static long of(Day day, List<DayPlan.Placed> placed, List<String> left) {

@@ -302,10 +302,13 @@ final class DayModel {
     private void hint(Job made, DayPlan.Placed before) {
         made.bays().forEach((bay, here) -> hint(here, bay.equals(before.bay()) ? 1 : 0));
         made.leads().forEach((person, has) -> hint(has, person.equals(before.lead()) ? 1 : 0));
-        int gone = before.stints().size() - made.starts().size();
-        for (int s = 0; s < made.starts().size() && gone >= 0; s++) {
-            int from = before.stints().get(s + gone).span().from();
-            hint(made.starts().get(s), slot(Math.max(day.now(), from)));
+        hint(made.end(), slot(before.end()));
+        for (int s = 0; s < made.starts().size(); s++) {
+            DayPlan.At at = before.stints().get(s);
+            hint(made.starts().get(s), slot(at.span().from()));
+            made.helpers()
+                    .get(s)
+                    .forEach((person, helps) -> hint(helps, at.helper().equals(Optional.of(person)) ? 1 : 0));
         }
     }
 

@@ -11,8 +11,9 @@ import java.util.OptionalDouble;
  * @param left what is left over, and why
  * @param cost what it costs by {@link DayCost}
  * @param bound no plan costs less; empty where it was not solved for
+ * @param unit what differs by less differs in waiting only: as many promises are kept, and no less is left over
  */
-public record DayPlan(List<Placed> placed, List<LeftOver> left, long cost, OptionalDouble bound) {
+public record DayPlan(List<Placed> placed, List<LeftOver> left, long cost, OptionalDouble bound, long unit) {
     /** A stint at its time, and who is called to it. */
     public record At(Span span, Optional<String> helper) {}
 

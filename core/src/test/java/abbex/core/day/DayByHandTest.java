@@ -20,7 +20,7 @@ class DayByHandTest {
     void no_plan_costs_less_than_the_one_that_is_found() {
         Random random = new Random(3);
         int full = 0;
-        for (int i = 0; i < 30; i++) {
+        for (int i = 0; i < 20; i++) {
             day = small(random);
             best = Long.MAX_VALUE;
             tryAll(0, new ArrayList<>());
@@ -28,10 +28,14 @@ class DayByHandTest {
             assertEquals(List.of(), DayRules.clashes(day, plan.placed()), day.toString());
             assertEquals(best, plan.cost(), day.toString());
             assertTrue(plan.best(), day.toString());
+            assertTrue(DayBound.of(day) <= best, "without a search no more is claimed than is true: " + day);
+            DayPlan start = DayStart.of(day);
+            assertEquals(List.of(), DayRules.clashes(day, start.placed()), "what the search begins with goes: " + day);
+            assertTrue(start.cost() >= best, day.toString());
             full += plan.left().isEmpty() ? 0 : 1;
         }
-        assertTrue(full > 4, "some of the days are too full: " + full);
-        assertTrue(full < 26, "and some are not: " + full);
+        assertTrue(full > 2, "some of the days are too full: " + full);
+        assertTrue(full < 18, "and some are not: " + full);
     }
 
     private static Day small(Random random) {

@@ -214,6 +214,9 @@ class DayTest {
         for (int i = 0; i < 25; i++) {
             Day day = DrawnDay.of(random);
             DayPlan plan = plan(day);
+            DayPlan start = DayStart.of(day);
+            assertEquals(List.of(), DayRules.clashes(day, start.placed()), day.toString());
+            assertTrue(start.cost() >= plan.cost(), day.toString());
             assertTrue(plan.bound().getAsDouble() <= plan.cost() + 0.5, day + " " + plan);
             if (plan.best()) {
                 assertEquals(plan.cost(), plan.bound().getAsDouble(), 0.5, day.toString());
