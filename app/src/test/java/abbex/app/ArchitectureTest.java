@@ -115,10 +115,12 @@ class ArchitectureTest {
             entry(
                     "board", "form", "arrive", "drawing", "kit", "measure", "page", "parts", "people", "rules",
                     "verdict"),
+            entry("day", "arrive", "form", "measure", "page", "parts", "people", "rules", "store", "workcard"),
             entry("api", "instruments", "page", "people", "store", "words", "workcard"),
             entry(
                     "demo",
                     "arrive",
+                    "day",
                     "fitment",
                     "ground",
                     "handover",
@@ -246,6 +248,14 @@ class ArchitectureTest {
             Map.entry("instrument_reading", "instruments"),
             Map.entry("part_entry", "parts"),
             Map.entry("tool_entry", "parts"),
+            Map.entry("shop_hours", "day"),
+            Map.entry("absence", "day"),
+            Map.entry("agreed", "day"),
+            Map.entry("day_wish", "day"),
+            Map.entry("day_plan", "day"),
+            Map.entry("day_job", "day"),
+            Map.entry("day_stint", "day"),
+            Map.entry("calendar_link", "day"),
             Map.entry("step_time", "workcard"),
             Map.entry("step_time_sum", "workcard"),
             Map.entry("card", "workcard"),
@@ -261,7 +271,7 @@ class ArchitectureTest {
             Map.entry("withdrawal", "people rules fitment prove ground handover set memory"),
             Map.entry(
                     "person",
-                    "people account api arrive board demo fitment ground handover measure page prove rules set workcard memory parts"));
+                    "people account api arrive board demo fitment ground handover measure page prove rules set workcard memory parts day"));
 
     private static final Pattern TABLE =
             Pattern.compile("\\b(?:from|join|update|into)\\s+([a-z]+(?:_[a-z]+)*)\\b", Pattern.CASE_INSENSITIVE);

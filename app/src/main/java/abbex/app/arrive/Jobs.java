@@ -7,6 +7,7 @@ import abbex.app.store.Reads;
 import abbex.app.store.Times;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -68,6 +69,11 @@ public class Jobs {
 
     private final Reads reads;
     private final JobRows rows;
+    private static final String CALLED = """
+            select j.id, v.plate, v.name from job j join vehicle v on v.id = j.vehicle_id
+             where j.shop_id = :shop and j.id in (:jobs)
+            """;
+
     private final JdbcClient jdbc;
     private final Clock clock;
     private final ApplicationEventPublisher events;
@@ -92,6 +98,25 @@ public class Jobs {
 
     public List<Job> onTheFloor(UUID shop) {
         return rows.onTheFloor(shop);
+    }
+
+    /** How a vehicle is called. */
+    public record Called(String plate, String name) {
+        public static final Called NOBODY = new Called("", "");
+    }
+
+    /** How the vehicles of stays are called. */
+    public Map<UUID, Called> called(UUID shop, Collection<UUID> stays) {
+        Map<UUID, Called> called = new HashMap<>();
+        if (!stays.isEmpty()) {
+            jdbc.sql(CALLED)
+                    .param("shop", shop.toString())
+                    .param("jobs", stays.stream().map(UUID::toString).toList())
+                    .query(row -> {
+                        called.put(Ids.id(row, "id"), new Called(row.getString("plate"), row.getString("name")));
+                    });
+        }
+        return called;
     }
 
     public List<Job> finished(UUID shop) {

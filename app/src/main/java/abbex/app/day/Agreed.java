@@ -9,6 +9,7 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -20,9 +21,8 @@ import org.springframework.transaction.annotation.Transactional;
 /** What was agreed with customers: when a vehicle comes, and by when it is promised. */
 @Service
 class Agreed {
-    private static final String OF_FLOOR = """
-            select a.seq, a.job_id, a.comes, a.ready from agreed a join job j on j.id = a.job_id
-             where a.shop_id = :shop and j.place <> 'GONE' order by a.seq
+    private static final String OF_JOBS = """
+            select seq, job_id, comes, ready from agreed where shop_id = :shop and job_id in (:jobs) order by seq
             """;
 
     private static final String OF_JOB =
@@ -48,12 +48,17 @@ class Agreed {
         static final Said NOTHING = new Said(0, Optional.empty(), Optional.empty());
     }
 
-    /** Of all stays that are not over. */
-    Map<UUID, Said> of(UUID shop) {
+    /** Of several stays at once. */
+    Map<UUID, Said> of(UUID shop, Collection<UUID> jobs) {
         Map<UUID, Said> all = new HashMap<>();
-        jdbc.sql(OF_FLOOR).param("shop", shop.toString()).query(row -> {
-            all.put(Ids.id(row, "job_id"), said(row));
-        });
+        if (!jobs.isEmpty()) {
+            jdbc.sql(OF_JOBS)
+                    .param("shop", shop.toString())
+                    .param("jobs", jobs.stream().map(UUID::toString).toList())
+                    .query(row -> {
+                        all.put(Ids.id(row, "job_id"), said(row));
+                    });
+        }
         return all;
     }
 

@@ -10,8 +10,6 @@ import abbex.app.page.Words;
 import abbex.app.people.People;
 import abbex.app.people.Person;
 import abbex.app.people.Role;
-import abbex.core.units.Graduation;
-import abbex.core.units.LengthUnit;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDate;
@@ -71,11 +69,15 @@ class CalendarController {
     }
 
     /** No sign-in: who has the address may read it. */
-    @GetMapping("/calendar/{secret}")
-    ResponseEntity<String> days(@PathVariable String secret) {
-        CalendarLinks.Whose whose =
-                links.whose(secret.replaceFirst("[.]ics$", "")).orElseThrow(NotHere::new);
-        ZoneId zone = ZoneId.of(whose.zone());
+    @GetMapping("/calendar/{id}")
+    ResponseEntity<String> days(@PathVariable String id) {
+        CalendarLinks.Whose whose = links.whose(id.replaceFirst("[.]ics$", "")).orElseThrow(NotHere::new);
+        // Where whoever made it, or whose it is, has left, it is read no more.
+        Person maker = people.byId(whose.maker()).orElseThrow(NotHere::new);
+        Person reader = whose.person().isEmpty()
+                ? maker
+                : people.byId(whose.person().get()).orElseThrow(NotHere::new);
+        ZoneId zone = reader.likes().zone();
         Map<UUID, String> initials =
                 people.ofShop(whose.shop()).stream().collect(Collectors.toMap(Person::id, Person::initials));
         String text = calendar.days(
@@ -83,8 +85,8 @@ class CalendarController {
                         whose.shop(), LocalDate.ofInstant(clock.instant(), zone).minusDays(BACK)),
                 whose.person(),
                 initials,
-                whose.shopName(),
-                new Reader(LengthUnit.MILLIMETRE, Graduation.MILLIMETRE, zone));
+                maker.shopName(),
+                Reader.of(reader));
         return ResponseEntity.ok()
                 .contentType(CALENDAR)
                 .cacheControl(CacheControl.maxAge(Duration.ofMinutes(5)).cachePrivate())

@@ -37,11 +37,8 @@ class CalendarLinks implements StaysSo {
             values (:id, :shop, :of, :hash, :by, :at)
             """;
 
-    private static final String WHOSE = """
-            select l.shop_id, l.of_id, s.name, coalesce(p.zone, m.zone) zone from calendar_link l join shop s on s.id = l.shop_id
-              join person m on m.id = l.made_by left join person p on p.id = l.of_id
-             where l.hash = :hash and l.revoked_at is null and m.active and coalesce(p.active, true)
-            """;
+    private static final String WHOSE =
+            "select shop_id, of_id, made_by from calendar_link where hash = :hash and revoked_at is null";
 
     private final JdbcClient jdbc;
     private final Clock clock;
@@ -59,7 +56,7 @@ class CalendarLinks implements StaysSo {
     public record Link(UUID id, boolean shop, String name, Instant made) {}
 
     /** Whose calendar is read; of nobody for the whole shop. */
-    record Whose(UUID shop, Optional<UUID> person, String shopName, String zone) {}
+    record Whose(UUID shop, Optional<UUID> person, UUID maker) {}
 
     /** The addresses that a person may withdraw: their own, and a lead every one. */
     List<Link> of(Person me) {
@@ -107,14 +104,12 @@ class CalendarLinks implements StaysSo {
         return known.isPresent();
     }
 
+    /** Whose calendar an address is. */
     Optional<Whose> whose(String secret) {
         return jdbc.sql(WHOSE)
                 .param("hash", Sha256.hex(secret))
                 .query((row, n) -> new Whose(
-                        Ids.id(row, "shop_id"),
-                        Optional.ofNullable(Ids.maybe(row, "of_id")),
-                        row.getString("name"),
-                        row.getString("zone")))
+                        Ids.id(row, "shop_id"), Optional.ofNullable(Ids.maybe(row, "of_id")), Ids.id(row, "made_by")))
                 .optional();
     }
 

@@ -95,13 +95,15 @@ class DayPage {
         List<Absences.Absence> away = absences.from(me.shop(), day);
         List<Person> staff = people.ofShop(me.shop());
         Reader reader = new Reader(form.reader().unit(), form.reader().shown(), shop.zone());
+        Planned plan = store.of(me.shop(), day);
         From from = new From(
                 day,
                 shop,
                 drafts.hours(shop, day, away),
-                store.of(me.shop(), day),
+                plan,
                 staff.stream().collect(Collectors.toMap(Person::id, Function.identity())),
-                agreed.of(me.shop()),
+                agreed.of(
+                        me.shop(), plan.jobs().stream().map(Planned.Entry::job).toList()),
                 wishes.of(me.shop(), day),
                 reader);
         ModelAndView page = form.on(new ModelAndView("day"));
@@ -116,11 +118,11 @@ class DayPage {
         page.addObject(
                 "hands", staff.stream().filter(p -> p.role() != Role.DESK).toList());
         page.addObject("shop", shop);
+        page.addObject("standing", shop.texts());
         page.addObject("away", away.stream().map(a -> away(a, reader)).toList());
         page.addObject("links", links.of(me));
         page.addObject("fresh", "");
-        page.addObject(
-                "edition", form.text(Form.EDITION, Integer.toString(from.plan().version())));
+        page.addObject("edition", from.plan().version());
         return page;
     }
 

@@ -45,7 +45,7 @@ class DayPlanner {
                 by,
                 day,
                 before,
-                made(by, hours, day, wishes.of(by.shop(), day), before),
+                made(by, hours, day, wishes.of(by.shop(), day), before, false),
                 Optional.empty(),
                 Optional.empty());
     }
@@ -64,11 +64,12 @@ class DayPlanner {
         Map<UUID, Wishes.Wish> now = new HashMap<>(wishes.of(by.shop(), day));
         boolean put = wish.what() == Wishes.What.PUT;
         now.remove(job);
-        Optional<Made> without = put ? Optional.of(made(by, hours, day, now, before)) : Optional.empty();
+        Optional<Made> without = put ? Optional.of(made(by, hours, day, now, before, false)) : Optional.empty();
         if (wish.what() != Wishes.What.FREE) {
             now.put(job, wish);
         }
-        Made with = made(by, hours, day, now, before);
+        // Put back it is planned as if it had never been put, not from where it was put to.
+        Made with = made(by, hours, day, now, before, wish.what() == Wishes.What.FREE);
         boolean kept = keep(by, day, before, with, put ? Optional.of(job) : Optional.empty(), without);
         if (kept) {
             wishes.set(by, day, job, wish);
@@ -78,9 +79,10 @@ class DayPlanner {
 
     private record Made(Draft draft, DayPlan plan) {}
 
-    private Made made(Person by, ShopHours hours, LocalDate day, Map<UUID, Wishes.Wish> wishes, Planned before) {
+    private Made made(
+            Person by, ShopHours hours, LocalDate day, Map<UUID, Wishes.Wish> wishes, Planned before, boolean afresh) {
         Draft draft = drafts.of(by.shop(), hours, day, clock.instant(), wishes, before);
-        return new Made(draft, DaySolver.plan(draft.day(), SECONDS, like(draft, before)));
+        return new Made(draft, DaySolver.plan(draft.day(), SECONDS, afresh ? Optional.empty() : like(draft, before)));
     }
 
     /** The plan that stood, for the search to begin with. */

@@ -1,5 +1,6 @@
 package abbex.app.day;
 
+import abbex.app.arrive.Jobs;
 import abbex.app.people.Person;
 import abbex.app.store.Ids;
 import abbex.app.store.Times;
@@ -10,6 +11,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -18,6 +20,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.UUID;
+import org.springframework.dao.DuplicateKeyException;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -31,21 +34,23 @@ class DayStore {
             """;
 
     private static final String JOBS = """
-            select d.job_id, v.plate, v.name, d.work, d.bay, d.lead_id, d.begun, d.put, d.typical, d.promised, d.least, d.most,
-                   d.kept, d.why, d.need, d.have, d.was_ready, d.was_left
-              from day_job d join job j on j.id = d.job_id join vehicle v on v.id = j.vehicle_id
-             where d.shop_id = :shop and d.day = :day order by v.plate
+            select job_id, work, bay, lead_id, begun, put, typical, promised, least, most, kept, why, need, have, was_ready, was_left
+              from day_job where shop_id = :shop and day = :day
             """;
 
     private static final String STINTS = """
             select job_id, starts, ends, helper_id from day_stint where shop_id = :shop and day = :day order by job_id, n
             """;
 
-    private static final String NEXT = """
+    private static final String FIRST = """
             insert into day_plan (shop_id, day, version, cost, bound, unit, put_job, person_id, made_at)
             values (:shop, :day, 1, :cost, :bound, :unit, :put, :person, :at)
-                on duplicate key update version = version + 1, cost = :cost, bound = :bound, unit = :unit, put_job = :put,
-                   person_id = :person, made_at = :at
+            """;
+
+    private static final String NEXT = """
+            update day_plan set version = version + 1, cost = :cost, bound = :bound, unit = :unit, put_job = :put,
+                                person_id = :person, made_at = :at
+             where shop_id = :shop and day = :day and version = :version
             """;
 
     private static final String ADD_JOB = """
@@ -65,22 +70,17 @@ class DayStore {
             """;
 
     private final JdbcClient jdbc;
+    private final Jobs jobs;
     private final Clock clock;
 
-    DayStore(JdbcClient jdbc, Clock clock) {
+    DayStore(JdbcClient jdbc, Jobs jobs, Clock clock) {
         this.jdbc = jdbc;
+        this.jobs = jobs;
         this.clock = clock;
     }
 
     private JdbcClient.StatementSpec of(String sql, UUID shop, LocalDate day) {
         return jdbc.sql(sql).param("shop", shop.toString()).param("day", day);
-    }
-
-    int version(UUID shop, LocalDate day) {
-        return of("select version from day_plan where shop_id = :shop and day = :day", shop, day)
-                .query(Integer.class)
-                .optional()
-                .orElse(0);
     }
 
     Planned of(UUID shop, LocalDate day) {
@@ -92,8 +92,12 @@ class DayStore {
                             Times.instant(row, "ends"),
                             Optional.ofNullable(Ids.maybe(row, "helper_id"))));
         });
-        List<Planned.Entry> jobs =
-                of(JOBS, shop, day).query((row, n) -> entry(row, stints)).list();
+        Map<UUID, Jobs.Called> called = jobs.called(
+                shop,
+                of(JOBS, shop, day).query((row, n) -> Ids.id(row, "job_id")).list());
+        List<Planned.Entry> entries = of(JOBS, shop, day).query((row, n) -> entry(row, stints, called)).list().stream()
+                .sorted(Comparator.comparing(Planned.Entry::plate))
+                .toList();
         return of(PLAN, shop, day)
                 .query((row, n) -> new Planned(
                         row.getInt("version"),
@@ -105,18 +109,19 @@ class DayStore {
                                 : OptionalDouble.of(row.getDouble("bound")),
                         row.getLong("unit"),
                         Optional.ofNullable(Ids.maybe(row, "put_job")),
-                        jobs))
+                        entries))
                 .optional()
                 .orElse(Planned.NOT_YET);
     }
 
-    private static Planned.Entry entry(ResultSet row, Map<UUID, List<Planned.Stint>> stints) throws SQLException {
+    private static Planned.Entry entry(
+            ResultSet row, Map<UUID, List<Planned.Stint>> stints, Map<UUID, Jobs.Called> called) throws SQLException {
         UUID job = Ids.id(row, "job_id");
         String why = row.getString("why");
         return new Planned.Entry(
                 job,
-                row.getString("plate"),
-                row.getString("name"),
+                called.getOrDefault(job, Jobs.Called.NOBODY).plate(),
+                called.getOrDefault(job, Jobs.Called.NOBODY).name(),
                 Draft.Work.valueOf(row.getString("work")),
                 row.getString("bay"),
                 Optional.ofNullable(Ids.maybe(row, "lead_id")),
@@ -167,21 +172,21 @@ class DayStore {
     /** Writes a day over what it was; false, and nothing kept, where it was planned since. */
     @Transactional
     boolean save(Person by, LocalDate day, Planned plan) {
-        jdbc.sql("select id from shop where id = :shop for update")
-                .param("shop", by.shop().toString())
-                .query(String.class)
-                .single();
-        if (version(by.shop(), day) != plan.version()) {
-            return false;
-        }
-        of(NEXT, by.shop(), day)
+        boolean first = plan.version() == 0;
+        JdbcClient.StatementSpec row = of(first ? FIRST : NEXT, by.shop(), day)
                 .param("cost", plan.cost())
                 .param("bound", plan.bound().isPresent() ? plan.bound().getAsDouble() : null)
                 .param("unit", plan.unit())
                 .param("put", Ids.text(plan.put().orElse(null)))
                 .param("person", by.id().toString())
-                .param("at", Times.column(clock.instant()))
-                .update();
+                .param("at", Times.column(clock.instant()));
+        try {
+            if ((first ? row : row.param("version", plan.version())).update() == 0) {
+                return false;
+            }
+        } catch (DuplicateKeyException planned) {
+            return false;
+        }
         of("delete from day_job where shop_id = :shop and day = :day", by.shop(), day)
                 .update();
         of("delete from day_stint where shop_id = :shop and day = :day", by.shop(), day)

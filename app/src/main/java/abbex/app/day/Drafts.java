@@ -129,7 +129,16 @@ class Drafts {
                         .filter(job -> job.where().place() == Job.Place.BAY)
                         .map(job -> job.where().bay())
                         .toList());
-        From from = new From(day, now, rules, hours, hands(shop), known, agreed.of(shop), wishes, before);
+        From from = new From(
+                day,
+                now,
+                rules,
+                hours,
+                hands(shop),
+                known,
+                agreed.of(shop, floor.stream().map(Job::id).toList()),
+                wishes,
+                before);
         Map<UUID, JobSheets> read = sheets.of(shop, floor);
         Set<UUID> elsewhere = store.plannedBetween(shop, LocalDate.ofInstant(now, rules.zone()), day);
         List<Draft.Item> items = new ArrayList<>();

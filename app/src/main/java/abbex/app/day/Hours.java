@@ -12,6 +12,7 @@ import java.util.Arrays;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.springframework.dao.DuplicateKeyException;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -19,11 +20,15 @@ import org.springframework.transaction.annotation.Transactional;
 /** When shops work. */
 @Service
 class Hours {
-    private static final String SAVE = """
+    private static final String FIRST = """
             insert into shop_hours (shop_id, opens, closes, pause_from, pause_to, delivery, weekdays, zone, version)
             values (:shop, :opens, :closes, :from, :to, :delivery, :days, :zone, 1)
-                on duplicate key update opens = :opens, closes = :closes, pause_from = :from, pause_to = :to,
-                   delivery = :delivery, weekdays = :days, version = version + 1
+            """;
+
+    private static final String NEXT = """
+            update shop_hours set opens = :opens, closes = :closes, pause_from = :from, pause_to = :to, delivery = :delivery,
+                                  weekdays = :days, zone = :zone, version = version + 1
+             where shop_id = :shop and version = :version
             """;
 
     private final JdbcClient jdbc;
@@ -67,14 +72,8 @@ class Hours {
     /** False, and nothing kept, where somebody else saved since. */
     @Transactional
     boolean save(Person by, ShopHours hours, Optional<Integer> from) {
-        jdbc.sql("select id from shop where id = :shop for update")
-                .param("shop", by.shop().toString())
-                .query(String.class)
-                .single();
-        if (from.isPresent() && from.get() != of(by.shop(), hours.zone()).edition()) {
-            return false;
-        }
-        jdbc.sql(SAVE)
+        int version = from.orElseGet(() -> of(by.shop(), hours.zone()).edition());
+        JdbcClient.StatementSpec row = jdbc.sql(version == 0 ? FIRST : NEXT)
                 .param("shop", by.shop().toString())
                 .param("opens", hours.opens())
                 .param("closes", hours.closes())
@@ -87,8 +86,14 @@ class Hours {
                                 .sorted()
                                 .map(d -> Integer.toString(d.getValue()))
                                 .collect(Collectors.joining(" ")))
-                .param("zone", hours.zone().getId())
-                .update();
+                .param("zone", hours.zone().getId());
+        try {
+            if ((version == 0 ? row : row.param("version", version)).update() == 0) {
+                return false;
+            }
+        } catch (DuplicateKeyException saved) {
+            return false;
+        }
         audit.add(by, Audit.What.HOURS_SET, hours.opens() + " to " + hours.closes());
         return true;
     }

@@ -69,27 +69,13 @@ class HoursController {
         ShopHours asked = new ShopHours(opens, closes, pause, delivery, days, stands.zone(), stands.edition());
         if (form.fits() && !hours.save(me, asked, form.edition())) {
             ShopHours now = hours.of(me.shop(), me.likes().zone());
-            form.meanwhile(now.edition(), texts(now));
+            form.meanwhile(now.edition(), now.texts());
         }
         return form.fits() ? back(day) : page.of(me, day, form);
     }
 
     private static ModelAndView back(LocalDate day) {
         return new ModelAndView(DayController.back(day.toString(), "shop"));
-    }
-
-    private static Map<String, String> texts(ShopHours stands) {
-        return Map.of(
-                "opens",
-                stands.opens().toString(),
-                "closes",
-                stands.closes().toString(),
-                "delivery",
-                stands.delivery().toString(),
-                "pauseFrom",
-                stands.pause().map(p -> p.from().toString()).orElse(""),
-                "pauseTo",
-                stands.pause().map(p -> p.to().toString()).orElse(""));
     }
 
     private static LocalTime needed(Form form, String field) {

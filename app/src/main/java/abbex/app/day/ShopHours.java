@@ -5,6 +5,7 @@ import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneId;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -43,5 +44,20 @@ public record ShopHours(
 
     WorkHours on(LocalDate day) {
         return weekdays.contains(day.getDayOfWeek()) ? WorkHours.of(day, zone, opens, closes, pause) : WorkHours.NONE;
+    }
+
+    /** As they are typed, by the fields of their form. */
+    Map<String, String> texts() {
+        return Map.of(
+                "opens",
+                opens.toString(),
+                "closes",
+                closes.toString(),
+                "delivery",
+                delivery.toString(),
+                "pauseFrom",
+                pause.map(p -> p.from().toString()).orElse(""),
+                "pauseTo",
+                pause.map(p -> p.to().toString()).orElse(""));
     }
 }

@@ -41,7 +41,15 @@ class StampsTest {
             "step_time",
             "step_time_sum",
             "instrument_pair",
-            "instrument_reading");
+            "instrument_reading",
+            "shop_hours",
+            "absence",
+            "agreed",
+            "day_wish",
+            "day_plan",
+            "day_job",
+            "day_stint",
+            "calendar_link");
 
     private static JdbcClient sql() {
         return Shop.bean(JdbcClient.class);

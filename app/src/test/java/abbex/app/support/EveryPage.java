@@ -1,5 +1,8 @@
 package abbex.app.support;
 
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.stream.Collectors;
@@ -26,6 +29,12 @@ public final class EveryPage {
         return Stream.concat(kinds().stream(), paths().stream().filter(path -> path.contains(motorcycle)))
                 .distinct()
                 .toList();
+    }
+
+    /** The day that the demo planned. */
+    private static LocalDate planned() {
+        LocalDate day = LocalDate.now(ZoneId.systemDefault()).plusDays(1);
+        return day.getDayOfWeek() == DayOfWeek.SUNDAY ? day.plusDays(1) : day;
     }
 
     /** For a lead of the demo shop. */
@@ -81,6 +90,7 @@ public final class EveryPage {
                 "/jobs/" + Jobs.id("LE 3-275") + "/left",
                 "/jobs/" + Jobs.id("MQ 381") + "/return",
                 "/returns",
+                "/day?on=" + planned(),
                 "/memory",
                 "/proven",
                 "/gaps",
