@@ -248,6 +248,8 @@ class ArchitectureTest {
             Map.entry("instrument_reading", "instruments"),
             Map.entry("part_entry", "parts"),
             Map.entry("tool_entry", "parts"),
+            Map.entry("shelf_item", "parts"),
+            Map.entry("shelf_move", "parts"),
             Map.entry("shop_hours", "day"),
             Map.entry("absence", "day"),
             Map.entry("agreed", "day"),

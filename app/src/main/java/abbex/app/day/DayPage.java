@@ -43,6 +43,7 @@ class DayPage {
     private final People people;
     private final Bays bays;
     private final CalendarLinks links;
+    private final Running running;
     private final Words words;
     private final Clock clock;
 
@@ -56,6 +57,7 @@ class DayPage {
             People people,
             Bays bays,
             CalendarLinks links,
+            Running running,
             Words words,
             Clock clock) {
         this.store = store;
@@ -67,6 +69,7 @@ class DayPage {
         this.people = people;
         this.bays = bays;
         this.links = links;
+        this.running = running;
         this.words = words;
         this.clock = clock;
     }
@@ -151,6 +154,11 @@ class DayPage {
     private DayView view(Person me, From from, List<Bays.Bay> known) {
         Planned plan = from.plan();
         LocalDate today = LocalDate.ofInstant(clock.instant(), from.shop().zone());
+        List<Words.Said> said = new ArrayList<>();
+        if (from.day().equals(today)) {
+            said.addAll(running.says(me.shop(), plan, from.hours(), from.reader()));
+        }
+        said.addAll(says(from));
         return new DayView(
                 from.reader().date(from.day()),
                 from.day().toString(),
@@ -172,7 +180,7 @@ class DayPage {
                                         clock,
                                         words)
                                 .drawn(),
-                says(from),
+                said,
                 price(from),
                 plan.put().map(UUID::toString).orElse(""),
                 vehicles(from),

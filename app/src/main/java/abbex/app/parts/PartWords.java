@@ -13,6 +13,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -35,6 +36,7 @@ class PartWords {
             List<PartLog.Entry> log,
             Bill.Job job,
             Map<String, Tools.From> told,
+            List<ShelfLog.Item> shelf,
             LocalDate today,
             Reader reader) {
         Map<String, PartLog.Entry> last = new HashMap<>();
@@ -48,7 +50,7 @@ class PartWords {
                         why.name(),
                         words.say("parts.why." + why, reader),
                         lines.stream()
-                                .map(line -> line(line, last.get(line.key()), today, reader))
+                                .map(line -> line(line, last.get(line.key()), ShelfLog.of(shelf, line), today, reader))
                                 .toList(),
                         lines.stream().filter(BillLine::missing).count() > 1));
             }
@@ -112,7 +114,12 @@ class PartWords {
         };
     }
 
-    private PartsPage.LineView line(BillLine line, PartLog.@Nullable Entry last, LocalDate today, Reader reader) {
+    private PartsPage.LineView line(
+            BillLine line,
+            PartLog.@Nullable Entry last,
+            Optional<ShelfLog.Item> shelf,
+            LocalDate today,
+            Reader reader) {
         String place = line.place() == Whole.VEHICLE ? "" : ", " + words.word(line.place(), reader);
         String thread = line.thread().isEmpty() ? "" : " " + line.thread();
         return new PartsPage.LineView(
@@ -137,7 +144,14 @@ class PartWords {
                 line.status() == BillLine.Status.AWAITED
                         || line.status() == BillLine.Status.HERE
                         || line.status() == BillLine.Status.NOT_NEEDED,
-                line.due().map(LocalDate::toString).orElse(null));
+                line.due().map(LocalDate::toString).orElse(null),
+                shelf.map(item -> words.say(
+                                item.count() < 0 ? "shelf.line.below" : "shelf.line",
+                                reader,
+                                "count",
+                                Math.abs(item.count())))
+                        .orElse(""),
+                shelf.filter(item -> item.count() < 0).isPresent());
     }
 
     private String says(BillLine line, LocalDate today, Reader reader) {

@@ -41,11 +41,20 @@ class PartsController {
     private final Tools tools;
     private final BenchCheck bench;
     private final PartWords said;
+    private final ShelfLog shelf;
     private final JobHeads heads;
     private final Words words;
 
     PartsController(
-            Jobs jobs, PartLog log, Tools tools, BenchCheck bench, PartWords said, JobHeads heads, Words words) {
+            Jobs jobs,
+            PartLog log,
+            Tools tools,
+            BenchCheck bench,
+            PartWords said,
+            ShelfLog shelf,
+            JobHeads heads,
+            Words words) {
+        this.shelf = shelf;
         this.jobs = jobs;
         this.log = log;
         this.tools = tools;
@@ -87,6 +96,7 @@ class PartsController {
             return page(me, job, form);
         }
         log.say(me, job, what, lines.stream().map(BillLine::key).toList(), Optional.ofNullable(due), remark);
+        shelf.moved(me, job);
         return back(id);
     }
 
@@ -226,6 +236,7 @@ class PartsController {
                         log.entries(job),
                         log.needs(job),
                         tools.of(job),
+                        shelf.items(me.shop()),
                         jobs.today(me.likes().zone()),
                         form.reader()));
         return page;

@@ -21,6 +21,8 @@ public record PartsPage(List<Group> groups, String summary, boolean ready, List<
      * @param says where it is, in words
      * @param reason what asks for it, safe for a page
      * @param remark what was written beside it last
+     * @param shelf how many lie on the shelf, in words; empty where it is not counted
+     * @param below more was fitted than was counted
      */
     public record LineView(
             String key,
@@ -32,7 +34,9 @@ public record PartsPage(List<Group> groups, String summary, boolean ready, List<
             String remark,
             boolean settled,
             boolean told,
-            @Nullable String due) {}
+            @Nullable String due,
+            String shelf,
+            boolean below) {}
 
     /** A tool that the card asks for. */
     public record ToolView(String tool, String from, String says) {}

@@ -24,6 +24,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.UUID;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
@@ -59,6 +60,7 @@ public class Cards {
     private final Clock clock;
     private final Audit audit;
     private final StepTimes times;
+    private final ApplicationEventPublisher events;
 
     Cards(
             JdbcClient jdbc,
@@ -68,7 +70,9 @@ public class Cards {
             Specs specs,
             Clock clock,
             Audit audit,
-            StepTimes times) {
+            StepTimes times,
+            ApplicationEventPublisher events) {
+        this.events = events;
         this.times = times;
         this.audit = audit;
         this.jdbc = jdbc;
@@ -356,6 +360,9 @@ public class Cards {
                     .update();
         } catch (DuplicateKeyException twice) {
             // It stands already.
+        }
+        if (note.what() == What.TICKED || note.what() == What.OPENED) {
+            events.publishEvent(new CardChanged(by, job));
         }
     }
 }

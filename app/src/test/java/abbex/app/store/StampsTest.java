@@ -49,7 +49,9 @@ class StampsTest {
             "day_plan",
             "day_job",
             "day_stint",
-            "calendar_link");
+            "calendar_link",
+            "shelf_item",
+            "shelf_move");
 
     private static JdbcClient sql() {
         return Shop.bean(JdbcClient.class);

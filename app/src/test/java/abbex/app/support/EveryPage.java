@@ -90,6 +90,7 @@ public final class EveryPage {
                 "/jobs/" + Jobs.id("LE 3-275") + "/left",
                 "/jobs/" + Jobs.id("MQ 381") + "/return",
                 "/returns",
+                "/shelf",
                 "/day?on=" + planned(),
                 "/memory",
                 "/proven",

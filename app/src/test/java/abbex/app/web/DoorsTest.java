@@ -257,6 +257,8 @@ class DoorsTest {
             "/jobs/{id}/set",
             "/jobs/{id}/set/at",
             "/day",
+            "/shelf",
+            "/shelf/{id}",
             "/day/vehicle",
             "/day/agreed",
             "/day/away",
