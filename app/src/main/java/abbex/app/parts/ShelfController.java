@@ -10,10 +10,12 @@ import abbex.app.people.Person;
 import abbex.core.parts.BillLine;
 import abbex.core.parts.Shelf;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
+import java.util.TreeMap;
 import java.util.UUID;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -27,6 +29,9 @@ import org.springframework.web.servlet.ModelAndView;
 class ShelfController {
     /** More of one bolt no shelf holds (ours, against slips). */
     private static final int MOST = 9_999;
+
+    /** More to choose from would be a list to search (ours). */
+    private static final int OFFERED = 8;
 
     private final ShelfLog shelf;
     private final PartLog log;
@@ -46,6 +51,17 @@ class ShelfController {
      * @param mark look where more was fitted than was there, or vehicles ask for more than lies there
      */
     public record Line(String id, String name, int count, String mark, String word, String says) {}
+
+    /** A bolt that vehicles which are here ask for, and that is not counted. */
+    public record Uncounted(String name, String thread, int pieces) {
+        Uncounted with(Uncounted other) {
+            return new Uncounted(name, thread, pieces + other.pieces);
+        }
+
+        public String called() {
+            return (name + " " + thread).strip();
+        }
+    }
 
     @GetMapping("/shelf")
     ModelAndView shelf(@Me Person me) {
@@ -99,31 +115,35 @@ class ShelfController {
     private ModelAndView page(Person me, Form form) {
         ModelAndView page = form.on(new ModelAndView("shelf"));
         List<ShelfLog.Item> items = shelf.items(me.shop());
-        Map<UUID, Map<String, Integer>> asked = asked(me, items);
-        List<Line> lines = new ArrayList<>();
-        for (ShelfLog.Item item : items) {
-            lines.add(line(item, asked.getOrDefault(item.id(), Map.of()), form));
-        }
-        page.addObject("lines", lines);
-        return page;
-    }
-
-    /** What vehicles that are here still ask for, by item and plate. */
-    private Map<UUID, Map<String, Integer>> asked(Person me, List<ShelfLog.Item> items) {
         Map<UUID, Map<String, Integer>> asked = new LinkedHashMap<>();
-        if (items.isEmpty()) {
-            return asked;
-        }
+        Map<String, Uncounted> uncounted = new TreeMap<>();
         for (Job job : jobs.onTheFloor(me.shop())) {
+            String plate = job.vehicle().plate();
             for (BillLine line : log.bill(job).lines()) {
-                if (line.missing()) {
+                if (line.missing() && Shelf.counts(line)) {
                     ShelfLog.of(items, line)
-                            .ifPresent(item -> asked.computeIfAbsent(item.id(), none -> new LinkedHashMap<>())
-                                    .merge(job.vehicle().plate(), line.count(), Integer::sum));
+                            .ifPresentOrElse(
+                                    item -> asked.computeIfAbsent(item.id(), none -> new LinkedHashMap<>())
+                                            .merge(plate, line.count(), Integer::sum),
+                                    () -> uncounted.merge(
+                                            Shelf.key(line.kind(), line.thread()),
+                                            new Uncounted(line.kind(), line.thread(), line.count()),
+                                            Uncounted::with));
                 }
             }
         }
-        return asked;
+        page.addObject(
+                "lines",
+                items.stream()
+                        .map(item -> line(item, asked.getOrDefault(item.id(), Map.of()), form))
+                        .toList());
+        page.addObject(
+                "uncounted",
+                uncounted.values().stream()
+                        .sorted(Comparator.comparing(u -> -u.pieces()))
+                        .limit(OFFERED)
+                        .toList());
+        return page;
     }
 
     private Line line(ShelfLog.Item item, Map<String, Integer> asked, Form form) {

@@ -131,8 +131,7 @@ class ShelfLog {
     /** It is counted no more. */
     @Transactional
     void withdraw(Person by, UUID item) {
-        jdbc.sql(
-                        "update shelf_item set withdrawn_at = :at where id = :id and shop_id = :shop and withdrawn_at is null")
+        jdbc.sql("update shelf_item set withdrawn_at = :at where id = :id and shop_id = :shop and withdrawn_at is null")
                 .param("at", Times.column(clock.instant()))
                 .param("id", item.toString())
                 .param("shop", by.shop().toString())
