@@ -35,6 +35,7 @@ class DayController {
     private final DayPage page;
     private final DayPlanner planner;
     private final Hours hours;
+    private final Drafts drafts;
     private final Agreed agreed;
     private final Jobs jobs;
     private final People people;
@@ -45,6 +46,7 @@ class DayController {
             DayPage page,
             DayPlanner planner,
             Hours hours,
+            Drafts drafts,
             Agreed agreed,
             Jobs jobs,
             People people,
@@ -53,6 +55,7 @@ class DayController {
         this.page = page;
         this.planner = planner;
         this.hours = hours;
+        this.drafts = drafts;
         this.agreed = agreed;
         this.jobs = jobs;
         this.people = people;
@@ -139,6 +142,9 @@ class DayController {
             form.problem(field, "problem.day.past", "read", form.text(field));
         }
         String bay = form.line("bay" + job.id(), 20);
+        if (drafts.liftMissing(me.shop(), job, bay)) {
+            form.problem(field, "problem.day.lift", "bay", bay);
+        }
         Optional<UUID> lead = people.ofShop(me.shop()).stream()
                 .filter(p -> p.role() != Role.DESK)
                 .map(Person::id)

@@ -167,6 +167,7 @@ class DayPage {
                 plan.version(),
                 from.hours().length() == 0,
                 from.day().equals(today),
+                from.day().isBefore(today),
                 sum(plan, from.reader()),
                 plan.jobs().stream().allMatch(Planned.Entry::left)
                         ? null

@@ -11,7 +11,8 @@ import org.jspecify.annotations.Nullable;
  * @param on the day, ISO
  * @param sum how good the plan is, in a sentence; empty before the first
  * @param shut the shop does not work on it
- * @param today it is the day of the reader
+ * @param today it is the day of the shop
+ * @param past it is over: nothing of it is planned again
  * @param drawing null before the day was planned, and where nothing fits in it
  */
 public record DayView(
@@ -22,6 +23,7 @@ public record DayView(
         int version,
         boolean shut,
         boolean today,
+        boolean past,
         String sum,
         @Nullable Drawing drawing,
         List<Words.Said> says,

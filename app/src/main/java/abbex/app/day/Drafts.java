@@ -107,6 +107,22 @@ class Drafts {
         }
     }
 
+    /** A vehicle whose card goes up on a lift is put into a bay that has none, though the shop has one elsewhere. */
+    boolean liftMissing(UUID shop, Job job, String bay) {
+        List<Bays.Bay> known = bays.of(shop, List.of());
+        boolean none = known.stream().anyMatch(b -> b.key().equals(ShopRules.bayKey(bay)) && !b.lift());
+        return none
+                && known.stream().anyMatch(Bays.Bay::lift)
+                && job.where().place() != Job.Place.OUT
+                && !lowered(job)
+                && cards.of(job, Instant.EPOCH).lift();
+    }
+
+    private boolean lowered(Job job) {
+        return sheets.of(job.shop(), job.id()).sheets().stream()
+                .anyMatch(sheet -> sheet.stage().lowered());
+    }
+
     /** How the vehicles of the floor are called. */
     Map<UUID, String> plates(UUID shop) {
         return jobs.onTheFloor(shop).stream()

@@ -73,7 +73,7 @@ class ShelfTest {
 
     private int count() {
         String page = by.get("/shelf").body();
-        return Integer.parseInt(page.replaceAll("(?s).*<b>(-?\\d+) × .*", "$1"));
+        return Integer.parseInt(page.replaceAll("(?s).*?bill shelf.*?<b>(-?\\d+) × .*", "$1"));
     }
 
     @Test

@@ -32,7 +32,8 @@ public record LeftOver(String job, Why why, int need, int have) {
         int begin = Math.max(job.from(), day.now());
         int rest = Math.max(0, day.length() - begin);
         if (rest == 0) {
-            return new LeftOver(job.key(), Why.COMES_LATER, job.minutes(), 0);
+            Why why = job.from() >= day.length() ? Why.COMES_LATER : Why.TOO_LONG;
+            return new LeftOver(job.key(), why, job.minutes(), 0);
         }
         List<Day.Bay> bays = day.bays(job);
         int bay = bays.stream()

@@ -109,6 +109,8 @@ class DayTest {
     void each_reason_is_told_by_its_own_name() {
         DayJob job = DayJob.of("A", ALONE, true);
         assertEquals(LeftOver.Why.COMES_LATER, why(day(LIFT, KIM, job.after(540))));
+        Day over = new Day(540, 540, List.of(LIFT), List.of(KIM), List.of(job));
+        assertEquals(LeftOver.Why.TOO_LONG, why(over), "the day is over, nothing comes later");
         assertEquals(LeftOver.Why.NO_LIFT, why(day(FLOOR, KIM, job)));
         assertEquals(LeftOver.Why.NO_LIFT, why(day(new Day.Bay("L", true, List.of(new Span(0, 540))), KIM, job)));
         assertEquals(LeftOver.Why.NO_PERSON, why(day(LIFT, new Day.Worker("kim", List.of(new Span(0, 540))), job)));
