@@ -3,15 +3,20 @@ package abbex.app.day;
 import abbex.app.arrive.Job;
 import abbex.app.people.Person;
 import abbex.app.store.Ids;
+import abbex.core.day.DaySolver;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.Optional;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
 
 /** A day with promises and somebody away, planned: for a shop that shows what the station does. */
 @Component
 public class ShownDay {
+    private static final Logger LOG = LoggerFactory.getLogger(ShownDay.class);
+
     private final Agreed agreed;
     private final Absences absences;
     private final DayPlanner planner;
@@ -60,7 +65,12 @@ public class ShownDay {
                         Optional.of(LocalTime.of(17, 0))));
     }
 
+    /** A machine on which the solver does not start shows a day that is not planned. */
     public void plan(Person by, LocalDate day) {
-        planner.again(by, hours.of(by.shop(), by.likes().zone()), day);
+        try {
+            planner.again(by, hours.of(by.shop(), by.likes().zone()), day);
+        } catch (DaySolver.NoSolver none) {
+            LOG.warn("{}", none.getMessage());
+        }
     }
 }
