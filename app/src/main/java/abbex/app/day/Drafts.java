@@ -169,7 +169,7 @@ class Drafts {
                 item(job, lowered, from, taken).ifPresent(items::add);
             }
         }
-        return new Draft(day(from, away, items, floor), hours, items, out);
+        return new Draft(day(from, away, items, floor, elsewhere), hours, items, out);
     }
 
     /** Who works on vehicles: whoever is at the desk is not called. */
@@ -177,20 +177,12 @@ class Drafts {
         return people.ofShop(shop).stream().filter(p -> p.role() != Role.DESK).toList();
     }
 
-    private Day day(From from, List<Absences.Absence> away, List<Draft.Item> items, List<Job> floor) {
+    private Day day(
+            From from, List<Absences.Absence> away, List<Draft.Item> items, List<Job> floor, Set<UUID> elsewhere) {
         WorkHours hours = from.hours();
         int length = hours.length();
         int now = Math.min(length, from.today() ? Day.up(hours.minute(from.now())) : 0);
-        Set<UUID> ours = items.stream().map(i -> i.job().id()).collect(Collectors.toSet());
-        // What stands begun and is not of this day cannot be rolled out of its bay.
-        Set<String> shut = floor.stream()
-                .filter(job -> job.where().place() == Job.Place.BAY && !ours.contains(job.id()))
-                .filter(job -> {
-                    CardWork.Left left = cards.of(job, from.now());
-                    return left.begun() && !left.stints().isEmpty();
-                })
-                .map(job -> ShopRules.bayKey(job.where().bay()))
-                .collect(Collectors.toSet());
+        Set<String> shut = shut(from, items, floor, elsewhere);
         List<Span> all = List.of(new Span(0, length));
         return new Day(
                 length,
@@ -202,6 +194,23 @@ class Drafts {
                         .map(p -> new Day.Worker(p.id().toString(), away(p, away, from)))
                         .toList(),
                 items.stream().map(Draft.Item::plan).toList());
+    }
+
+    /** What stands begun and does not go on that day cannot be rolled out of its bay. */
+    private Set<String> shut(From from, List<Draft.Item> items, List<Job> floor, Set<UUID> elsewhere) {
+        Set<UUID> goOn = items.stream()
+                .filter(item -> item.plan().begun().isPresent())
+                .map(item -> item.job().id())
+                .collect(Collectors.toSet());
+        return floor.stream()
+                .filter(job -> job.where().place() == Job.Place.BAY)
+                .filter(job -> !goOn.contains(job.id()) && !elsewhere.contains(job.id()))
+                .filter(job -> {
+                    CardWork.Left left = cards.of(job, from.now());
+                    return left.begun() && !left.stints().isEmpty();
+                })
+                .map(job -> ShopRules.bayKey(job.where().bay()))
+                .collect(Collectors.toSet());
     }
 
     private static List<Span> away(Person person, List<Absences.Absence> away, From from) {
@@ -231,18 +240,23 @@ class Drafts {
                 .filter(comes -> date(comes, from).isAfter(from.day()))
                 .isPresent();
         CardWork.Left left = cards.of(job, from.now());
-        if (later || left.begun() && left.stints().isEmpty() && !lowered) {
+        boolean fitted = left.begun() && left.stints().isEmpty();
+        if (later) {
             return Optional.empty();
         }
-        if (lowered && (!left.begun() || left.stints().isEmpty())) {
+        if (fitted || lowered && !left.begun()) {
             DayJob plan = DayJob.of(job.id().toString(), FINISH, false);
             return Optional.of(placed(job, Draft.Work.FINISH, plan, false, said, from));
         }
         boolean typical = left.stints().isEmpty();
-        DayJob plan = DayJob.of(job.id().toString(), typical ? TYPICAL : left.stints(), left.lift() && from.lifts())
-                .spread(typical ? TYPICAL_SPREAD : left.spread());
-        Draft.Item item = placed(job, Draft.Work.FIT, waits(job, plan, from), typical, said, from);
-        return Optional.of(left.begun() ? begun(item, left, from, taken) : item);
+        DayJob plan = waits(
+                job,
+                DayJob.of(job.id().toString(), typical ? TYPICAL : left.stints(), left.lift() && from.lifts())
+                        .spread(typical ? TYPICAL_SPREAD : left.spread()),
+                from);
+        Draft.Item item = placed(job, Draft.Work.FIT, plan, typical, said, from);
+        boolean goesOn = left.begun() && plan.from() < from.hours().length();
+        return Optional.of(goesOn ? begun(item, left, from, taken) : item);
     }
 
     private Draft.Item back(Job job, Agreed.Said said, From from) {
@@ -311,11 +325,16 @@ class Drafts {
                 at);
     }
 
-    /** What is under way today stays in its bay with who has it; of two in one bay, or of one person, the first. */
+    /** What is under way stays in its bay, today with who has it; of two in one bay, or of one person, the first. */
     private Draft.Item begun(Draft.Item item, CardWork.Left left, From from, Set<String> taken) {
         Optional<String> bay = item.plan().stands();
-        if (!from.today() || bay.isEmpty() || from.hours().minute(from.now()) == 0 || !taken.add("bay " + bay.get())) {
+        if (bay.isEmpty() || !taken.add("bay " + bay.get())) {
             return item;
+        }
+        // Overnight it may go on with somebody else.
+        if (!from.today()) {
+            DayJob plan = item.plan().begun(bay.get(), Set.of(), Optional.empty());
+            return new Draft.Item(item.job(), item.work(), plan, item.typical(), item.promised(), false);
         }
         Optional<String> lead = from.staff().stream()
                 .filter(p -> p.id().equals(item.job().holder()))

@@ -271,6 +271,21 @@ class PlannedDayTest {
                 .query(String.class)
                 .single();
         assertEquals("Bay 1, lift " + hand + " 1", line);
+        // On the next day too it stands where it stands, unless it is done today; whatever else needs a lift has none.
+        Shop.bean(JdbcClient.class)
+                .sql("delete from day_job where day = :day and shop_id = :shop")
+                .param("day", today)
+                .param("shop", shop.toString())
+                .update();
+        planned();
+        assertTrue(kept(job).startsWith("Bay 1, lift "), kept(job));
+        by.post("/jobs/" + job + "/parts", "why", "SUPPLIED", "what", "ASKED", "mark", "x", "duex", "2199-01-01");
+        planned();
+        assertTrue(kept(job).contains("COMES_LATER"), kept(job));
+        assertTrue(kept(received.get(1)).contains("NO_LIFT"), kept(received.get(1)));
+        by.post("/jobs/" + job + "/parts", "why", "SUPPLIED", "what", "HERE", "mark", "x");
+        by.post("/day", "on", today);
+
         // Begun hours ago with most of it open, it runs over what was planned then.
         Shop.bean(JdbcClient.class)
                 .sql("""
