@@ -20,9 +20,10 @@ import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.HashMap;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -32,6 +33,8 @@ import org.springframework.web.servlet.ModelAndView;
 /** The day of a shop: planned, put by hand, planned again. */
 @Controller
 class DayController {
+    private static final Logger LOG = LoggerFactory.getLogger(DayController.class);
+
     private final DayPage page;
     private final DayPlanner planner;
     private final Hours hours;
@@ -100,7 +103,8 @@ class DayController {
         try {
             solve.run();
         } catch (DaySolver.NoSolver none) {
-            form.problem(field, "problem.day.solver", "why", Objects.toString(none.getMessage(), ""));
+            LOG.error("{}", none.getMessage(), none);
+            form.problem(field, "problem.day.solver");
         }
     }
 

@@ -5,6 +5,7 @@ import abbex.app.page.Words;
 import abbex.app.people.Person;
 import abbex.app.rules.Bays;
 import abbex.app.rules.ShopRules;
+import abbex.core.day.DayRun;
 import abbex.core.day.WorkHours;
 import java.time.Clock;
 import java.time.Duration;
@@ -145,7 +146,7 @@ final class DayDrawing {
                 .filter(at ->
                         LocalDate.ofInstant(at, reader.zone()).equals(day) && !at.isAfter(right) && !at.isBefore(left))
                 .isPresent();
-        boolean look = entry.promised().isPresent() && entry.kept() < DayPage.SURE;
+        boolean look = entry.promised().isPresent() && entry.kept() < DayRun.SURE;
         return new DayView.Block(
                 entry.job().toString(),
                 bar(entry.starts(), entry.ends()),

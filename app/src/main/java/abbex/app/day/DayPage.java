@@ -7,6 +7,7 @@ import abbex.app.people.People;
 import abbex.app.people.Person;
 import abbex.app.people.Role;
 import abbex.app.rules.Bays;
+import abbex.core.day.DayRun;
 import abbex.core.day.WorkHours;
 import java.time.Clock;
 import java.time.Duration;
@@ -30,9 +31,6 @@ import org.springframework.web.servlet.ModelAndView;
 class DayPage {
     private static final DateTimeFormatter LOCAL = DateTimeFormatter.ofPattern("yyyy-MM-dd'T'HH:mm", Locale.ROOT);
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm", Locale.ROOT);
-
-    /** A promise that is kept on fewer of a hundred such days hangs by a thread (ours). */
-    static final double SURE = 0.9;
 
     private final DayStore store;
     private final Hours hours;
@@ -217,7 +215,7 @@ class DayPage {
 
     private static String mark(Planned.Entry entry) {
         boolean promised = entry.promised().isPresent();
-        return promised && (entry.left() || entry.kept() < SURE) || entry.left() && entry.begun() ? "look" : "";
+        return promised && (entry.left() || entry.kept() < DayRun.SURE) || entry.left() && entry.begun() ? "look" : "";
     }
 
     /** What is to be seen to before the day begins. */

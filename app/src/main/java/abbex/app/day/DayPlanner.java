@@ -19,6 +19,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /** Plans a day and keeps it: the public act of the station. */
 @Service
@@ -29,9 +30,11 @@ class DayPlanner {
     private final Drafts drafts;
     private final DayStore store;
     private final Wishes wishes;
+    private final TransactionTemplate once;
     private final Clock clock;
 
-    DayPlanner(Drafts drafts, DayStore store, Wishes wishes, Clock clock) {
+    DayPlanner(Drafts drafts, DayStore store, Wishes wishes, TransactionTemplate once, Clock clock) {
+        this.once = once;
         this.drafts = drafts;
         this.store = store;
         this.wishes = wishes;
@@ -70,11 +73,13 @@ class DayPlanner {
         }
         // Put back it is planned as if it had never been put, not from where it was put to.
         Made with = made(by, hours, day, now, before, wish.what() == Wishes.What.FREE);
-        boolean kept = keep(by, day, before, with, put ? Optional.of(job) : Optional.empty(), without);
-        if (kept) {
-            wishes.set(by, day, job, wish);
-        }
-        return kept;
+        return Boolean.TRUE.equals(once.execute(status -> {
+            boolean kept = keep(by, day, before, with, put ? Optional.of(job) : Optional.empty(), without);
+            if (kept) {
+                wishes.set(by, day, job, wish);
+            }
+            return kept;
+        }));
     }
 
     private record Made(Draft draft, DayPlan plan) {}

@@ -14,7 +14,7 @@ import abbex.app.workcard.CardWork;
 import abbex.core.day.Day;
 import abbex.core.day.DayJob;
 import abbex.core.day.Span;
-import abbex.core.day.Stint;
+import abbex.core.day.Stints;
 import abbex.core.day.WorkHours;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -33,18 +33,6 @@ import org.springframework.stereotype.Component;
 /** What a day has to fit together, as cards, parts, promises and people have it now. */
 @Component
 class Drafts {
-    /** Where no card tells how long: two to four hours (common practice). */
-    private static final List<Stint> TYPICAL = List.of(
-            new Stint(30, 1), new Stint(30, 1), new Stint(30, 1), new Stint(30, 1), new Stint(30, 1), new Stint(30, 1));
-
-    private static final double TYPICAL_SPREAD = 0.35;
-
-    /** Measured, set and handed over after it was lowered (ours). */
-    private static final List<Stint> FINISH = List.of(new Stint(30, 1));
-
-    /** Measured and looked over when it is back (ours). */
-    private static final List<Stint> BACK = List.of(new Stint(40, 1));
-
     /** A promise for the next day counts so many times what can wait (ours). */
     private static final int TOMORROW = 2;
 
@@ -245,14 +233,14 @@ class Drafts {
             return Optional.empty();
         }
         if (fitted || lowered && !left.begun()) {
-            DayJob plan = DayJob.of(job.id().toString(), FINISH, false);
+            DayJob plan = DayJob.of(job.id().toString(), Stints.FINISH, false);
             return Optional.of(placed(job, Draft.Work.FINISH, plan, false, said, from));
         }
         boolean typical = left.stints().isEmpty();
         DayJob plan = waits(
                 job,
-                DayJob.of(job.id().toString(), typical ? TYPICAL : left.stints(), left.lift() && from.lifts())
-                        .spread(typical ? TYPICAL_SPREAD : left.spread()),
+                DayJob.of(job.id().toString(), typical ? Stints.TYPICAL : left.stints(), left.lift() && from.lifts())
+                        .spread(typical ? Stints.TYPICAL_SPREAD : left.spread()),
                 from);
         Draft.Item item = placed(job, Draft.Work.FIT, plan, typical, said, from);
         boolean goesOn = left.begun() && plan.from() < from.hours().length();
@@ -260,7 +248,7 @@ class Drafts {
     }
 
     private Draft.Item back(Job job, Agreed.Said said, From from) {
-        DayJob plan = DayJob.of(job.id().toString(), BACK, false);
+        DayJob plan = DayJob.of(job.id().toString(), Stints.BACK, false);
         return placed(job, Draft.Work.BACK, plan, false, said, from);
     }
 

@@ -1,6 +1,7 @@
 package abbex.app.parts;
 
 import abbex.app.arrive.Job;
+import abbex.app.arrive.Jobs;
 import abbex.app.people.Person;
 import abbex.app.store.Ids;
 import abbex.app.store.Times;
@@ -44,9 +45,11 @@ class ShelfLog {
 
     private final JdbcClient jdbc;
     private final PartLog log;
+    private final Jobs jobs;
     private final Clock clock;
 
-    ShelfLog(JdbcClient jdbc, PartLog log, Clock clock) {
+    ShelfLog(JdbcClient jdbc, PartLog log, Jobs jobs, Clock clock) {
+        this.jobs = jobs;
         this.jdbc = jdbc;
         this.log = log;
         this.clock = clock;
@@ -95,11 +98,15 @@ class ShelfLog {
     void count(Person by, String name, String thread, int pieces) {
         hold(by.shop());
         String key = Shelf.key(name, thread);
-        UUID id = items(by.shop()).stream()
+        Optional<UUID> known = items(by.shop()).stream()
                 .filter(item -> item.key().equals(key))
                 .map(Item::id)
-                .findFirst()
-                .orElseGet(() -> add(by, name, thread, key));
+                .findFirst();
+        UUID id = known.orElseGet(() -> add(by, name, thread, key));
+        if (known.isEmpty()) {
+            // What was fitted before it was counted did not lie there any more.
+            jobs.onTheFloor(by.shop()).forEach(job -> moved(by, job));
+        }
         move(by, id, Shelf.What.COUNTED, pieces, null, "");
     }
 

@@ -7,9 +7,11 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import abbex.app.people.People;
 import abbex.app.people.Person;
 import abbex.app.people.Role;
+import abbex.app.support.Jobs;
 import abbex.app.support.Said;
 import abbex.app.support.Shop;
 import abbex.app.support.Visitor;
+import abbex.app.workcard.CardChanged;
 import abbex.app.workcard.Cards;
 import abbex.core.units.Graduation;
 import abbex.core.units.LengthUnit;
@@ -85,11 +87,16 @@ class ShelfTest {
                 .findFirst()
                 .orElseThrow();
         int pieces = steps(job, bolt).size();
+        // Fitted before anything is counted, it is none of what is counted.
+        String before = vehicle("C");
+        fit(before, bolt);
         HttpResponse<String> bad = by.post("/shelf", "name", bolt.name(), "thread", bolt.thread(), "pieces", "-3");
         assertEquals(422, bad.statusCode());
         assertTrue(bad.body().contains("value=\"-3\""), "what was typed stays");
         by.post("/shelf", "name", bolt.name(), "thread", bolt.thread(), "pieces", Integer.toString(pieces));
         assertEquals(pieces, count());
+        changed(before);
+        assertEquals(pieces, count(), "what was on a vehicle by then is not taken again");
         assertFalse(by.get("/shelf").body().contains(Said.by("severity.LOOK")));
 
         // A second vehicle asks for the same: it is told before anything is fitted.
@@ -124,14 +131,19 @@ class ShelfTest {
         assertFalse(by.get("/shelf").body().contains(bolt.name()));
     }
 
+    private void changed(String job) {
+        Shop.context()
+                .publishEvent(new CardChanged(
+                        Shop.bean(People.class)
+                                .byId(UUID.fromString(Jobs.person("sh" + tag)))
+                                .orElseThrow(),
+                        Shop.bean(abbex.app.arrive.Jobs.class)
+                                .find(shop, UUID.fromString(job))
+                                .orElseThrow()));
+    }
+
     /** As the card writes it once a step's holds, captures and torques are there. */
     private void fit(String job, Step.Fastener bolt) {
-        abbex.app.arrive.Job stay = Shop.bean(abbex.app.arrive.Jobs.class)
-                .find(shop, UUID.fromString(job))
-                .orElseThrow();
-        Person person = Shop.bean(People.class)
-                .byId(UUID.fromString(abbex.app.support.Jobs.person("sh" + tag)))
-                .orElseThrow();
         for (CardStep step : steps(job, bolt)) {
             Shop.bean(JdbcClient.class)
                     .sql("""
@@ -143,9 +155,9 @@ class ShelfTest {
                     .param("job", job)
                     .param("client", UUID.randomUUID().toString())
                     .param("step", step.key())
-                    .param("person", person.id().toString())
+                    .param("person", Jobs.person("sh" + tag))
                     .update();
-            Shop.context().publishEvent(new abbex.app.workcard.CardChanged(person, stay));
+            changed(job);
         }
     }
 }

@@ -5,10 +5,22 @@ import abbex.core.workcard.CardState;
 import abbex.core.workcard.CardStep;
 import abbex.core.workcard.Pace;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 
 /** What is left of a work card as pieces of a day. */
 public final class Stints {
+    /** Where no card tells how long: two to four hours (common practice). */
+    public static final List<Stint> TYPICAL = Collections.nCopies(6, new Stint(30, 1));
+
+    public static final double TYPICAL_SPREAD = 0.35;
+
+    /** Measured, set and handed over after it was lowered (ours). */
+    public static final List<Stint> FINISH = List.of(new Stint(30, 1));
+
+    /** Measured and looked over when it is back (ours). */
+    public static final List<Stint> BACK = List.of(new Stint(40, 1));
+
     /** After so many minutes at the latest one can go and help at another vehicle (ours). */
     private static final double LONGEST = 30;
 
