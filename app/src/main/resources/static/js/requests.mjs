@@ -26,7 +26,14 @@ function mind(asking) {
     });
 }
 
+/** A fold that was opened before htmx was there: what is in it is asked for as if it were opened now. */
+function opened(e) {
+  const fold = e.target.matches?.('.later') && e.target.closest('details');
+  if (fold?.open) fold.dispatchEvent(new Event('toggle'));
+}
+
 export function requests() {
+  body.addEventListener('htmx:afterProcessNode', opened);
   body.addEventListener('htmx:configRequest', (e) => {
     if (token && e.detail.verb !== 'get') e.detail.headers[token.dataset.header] = token.content;
     mind(e.detail.elt);

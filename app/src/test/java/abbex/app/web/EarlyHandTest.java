@@ -1,0 +1,75 @@
+package abbex.app.web;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+
+import abbex.app.support.Said;
+import abbex.app.support.Screen;
+import abbex.app.support.Shop;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
+import com.microsoft.playwright.options.WaitUntilState;
+import java.util.concurrent.atomic.AtomicReference;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** A hand that is faster than the page: what it did before the scripts were ready counts as if it had waited. */
+@ExtendWith(Shop.class)
+class EarlyHandTest {
+    private Screen screen;
+    private Page page;
+
+    @BeforeEach
+    void receive() {
+        screen = Screen.desk().signIn("orla");
+        page = screen.page;
+        screen.open("/arrive");
+        page.locator("#plate").fill("EA " + System.nanoTime() % 1_000_000);
+        page.locator("label[for='outline-CAR-HATCH']").click();
+        page.locator("#name").fill("test hatch");
+        page.keyboard().press("Enter");
+        assertThat(page.locator("#in-LF")).isFocused();
+    }
+
+    @AfterEach
+    void close() {
+        screen.close();
+    }
+
+    /** What others stored draws the places again: a reading may be entered in the same moment, and the page stays. */
+    @Test
+    void a_reading_is_taken_in_the_moment_its_place_is_drawn_again() {
+        page.evaluate("""
+                () => {
+                  window.stays = true;
+                  const early = () => setTimeout(() => {
+                    const field = document.getElementById('in-RF');
+                    field.value = '14 1/8';
+                    field.dispatchEvent(new Event('input', { bubbles: true }));
+                    field.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true, cancelable: true }));
+                  }, 0);
+                  document.body.addEventListener('htmx:afterSwap', early, { once: true });
+                  document.dispatchEvent(new CustomEvent('abbex:stored', { detail: [] }));
+                }
+                """);
+        assertThat(page.locator("#arch-RF.taken")).isVisible();
+        assertEquals(true, page.evaluate("window.stays"));
+    }
+
+    @Test
+    void a_fold_that_is_opened_before_the_scripts_come_is_filled() {
+        AtomicReference<Route> script = new AtomicReference<>();
+        // What a worker kept would be there at once.
+        page.evaluate(
+                "navigator.serviceWorker.getRegistrations().then((all) => Promise.all(all.map((r) => r.unregister())))");
+        page.route("**/htmx.min.js", script::set);
+        page.navigate(page.url(), new Page.NavigateOptions().setWaitUntil(WaitUntilState.COMMIT));
+        page.locator("#points summary").click();
+        assertThat(page.locator("#points .later")).isVisible();
+        page.waitForCondition(() -> script.get() != null);
+        script.get().resume();
+        assertThat(page.getByText(Said.part("measure.point.add"))).isVisible();
+    }
+}
