@@ -213,7 +213,7 @@ class DayTest {
     @Test
     void the_cost_is_the_cost() {
         Random random = new Random(11);
-        for (int i = 0; i < 25; i++) {
+        for (int i = 0; i < 12; i++) {
             Day day = DrawnDay.of(random);
             DayPlan plan = plan(day);
             DayPlan start = DayStart.of(day);

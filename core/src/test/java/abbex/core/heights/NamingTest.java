@@ -17,10 +17,11 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 /**
  * How often the wrong reading is named, by simulation of drawn jobs of two sheets (no outside source): one slip of 3/16 … 1 in
- * in either direction, anywhere. What is asked for here is what the product promises.
+ * in either direction, anywhere. What is asked for here is what the product promises. {@code -Dabbex.jobs=2000} for all of it.
  */
 class NamingTest {
-    private static final int JOBS = 2000;
+    private static final int ALL = 2000;
+    private static final int JOBS = Integer.getInteger("abbex.jobs", 700);
     private static final PriorDeviations USUAL = PriorDeviations.of(VehicleKind.CAR, Limits.USUAL);
 
     /** What happened in so many jobs, in per cent of them unless it says otherwise. */
@@ -38,6 +39,16 @@ class NamingTest {
         int smallFirst;
         final int[] clean = new int[2];
         final int[] after = new int[2];
+
+        /** Per cent by which so few jobs may miss a limit that all of them hold: two standard errors, none of all. */
+        double chance(double limit) {
+            double part = Math.min(0.98, limit / 100);
+            return 200 * Math.sqrt(part * (1 - part) * Math.max(0, 1.0 / jobs - 1.0 / ALL));
+        }
+
+        boolean reaches(int count, double limit) {
+            return percent(count) >= limit - chance(limit);
+        }
 
         double percent(int count) {
             return 100.0 * count / jobs;
@@ -123,10 +134,10 @@ class NamingTest {
     })
     void two_sheets(String names, double offered, double first, double small, double firstOrTwin) {
         Tally t = run(names, 2);
-        assertTrue(t.percent(t.offered) >= offered, t.toString());
-        assertTrue(t.percent(t.first) >= first, t.toString());
+        assertTrue(t.reaches(t.offered, offered), t.toString());
+        assertTrue(t.reaches(t.first, first), t.toString());
         assertTrue(100.0 * t.smallFirst / t.small >= small, t.toString());
-        assertTrue(t.percent(t.firstOrTwin) >= firstOrTwin, t.toString());
+        assertTrue(t.reaches(t.firstOrTwin, firstOrTwin), t.toString());
         assertTrue(t.setSize() <= 3, t.toString());
         assertTrue(t.percent(t.wrongAlone) <= 1.5, t.toString());
         assertTrue(t.percent(t.accused + t.restless) <= 3, t.toString());
@@ -156,13 +167,13 @@ class NamingTest {
     })
     void states_that_differ(String names, DrawnJob.Differs differs, double offered, double before, double firstBefore) {
         Tally t = run(names, 2, differs, 3 * JOBS / 4);
-        assertTrue(t.percent(t.offered) >= Math.max(offered, before - 3), t.toString());
-        assertTrue(t.percent(t.firstOrTwin) >= firstBefore - 3, t.toString());
+        assertTrue(t.reaches(t.offered, Math.max(offered, before - 3)), t.toString());
+        assertTrue(t.reaches(t.firstOrTwin, firstBefore - 3), t.toString());
         assertTrue(t.percent(t.wrongAlone) <= 1.5, t.toString());
         assertTrue(t.percent(t.accused + t.restless) <= 3, t.toString());
         assertTrue(held(t.clean) >= 93 && held(t.clean) <= 97, t.toString());
         // With a misread tape in them, named or not.
-        assertTrue(held(t.after) >= 92.5 && held(t.after) <= 97, t.toString());
+        assertTrue(held(t.after) >= 92.5 - t.chance(95) / 2 && held(t.after) <= 97, t.toString());
     }
 
     /** Beside an oracle that knows every width and noise, set to the same rate of false alarms. */

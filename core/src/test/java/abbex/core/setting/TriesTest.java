@@ -179,7 +179,7 @@ class TriesTest {
      */
     @Test
     void the_second_try_lands_and_learning_helps() {
-        int cars = Integer.getInteger("abbex.cars", 150);
+        int cars = Integer.getInteger("abbex.cars", 100);
         for (double times : new double[] {1, 1.5}) {
             Random random = new Random(13);
             List<Double> worst = new ArrayList<>();
