@@ -31,17 +31,41 @@ function enter(field, text) {
   last = field.name.startsWith('weight') ? (all[all.indexOf(field) + 1] ?? field) : field;
 }
 
-async function done(came, how) {
+// What was said of a reading and did not get to the application yet: told when there is a way, and not shown again meanwhile.
+const SAID = 'instruments:said';
+const said = () => JSON.parse(localStorage.getItem(SAID) ?? '[]');
+const keep = (all) => (all.length ? localStorage.setItem(SAID, JSON.stringify(all)) : localStorage.removeItem(SAID));
+
+async function tell() {
+  for (const { id, how, ...went } of said()) {
+    const answer = await fetch(`/instruments/readings/${id}/${how}`, {
+      method: 'POST',
+      body: new URLSearchParams(went),
+      headers: { [token.dataset.header]: token.content },
+      signal: AbortSignal.timeout(4000),
+    }).catch(() => null);
+    // No way, or somebody else's sign-in by now: it waits.
+    if (!answer || answer.status >= 500 || answer.redirected || [401, 403].includes(answer.status)) return;
+    keep(said().filter((one) => one.id !== id));
+  }
+}
+
+/** What a reading became, so that it can be told later which ones were typed. */
+const where = (field) => ({
+  into: field.form?.elements.client?.value ?? '',
+  page: location.pathname,
+  field: (field.getAttribute('aria-label') ?? field.labels?.[0]?.textContent ?? '').trim().slice(0, 120),
+});
+
+/** A reading that is taken is in its field at once, way or no way: from there on it waits like what was typed. */
+function done(came, how) {
   const { id, kind, text } = came.dataset;
   const field = inHand(kind);
   if (how === 'taken' && !field) return;
-  const answer = await fetch(`/instruments/readings/${id}/${how}`, {
-    method: 'POST',
-    headers: { [token.dataset.header]: token.content },
-  });
-  if (!answer.ok) return;
+  keep([...said(), { id, how, ...(how === 'taken' ? where(field) : {}) }]);
   came.remove();
   if (how === 'taken') enter(field, text);
+  tell();
 }
 
 export function instruments() {
@@ -58,6 +82,7 @@ export function instruments() {
   let shown = '';
   const ask = async () => {
     if (document.hidden) return true;
+    await tell();
     const answer = await fetch('/instruments/now', {
       headers: { 'HX-Request': 'true' },
       signal: AbortSignal.timeout(4000),
@@ -68,6 +93,8 @@ export function instruments() {
       const focus = place.contains(document.activeElement) ? document.activeElement.dataset.how : null;
       place.innerHTML = html;
       shown = html;
+      const waits = said().map((one) => one.id);
+      for (const came of place.querySelectorAll('.came')) if (waits.includes(came.dataset.id)) came.remove();
       for (const came of place.querySelectorAll('.came'))
         if (!inHand(came.dataset.kind)) came.querySelector('[data-how=taken]').hidden = true;
       if (focus) place.querySelector(`[data-how=${focus}]`)?.focus();

@@ -54,7 +54,7 @@ class ArchitectureTest {
             entry("set", "form", "arrive", "kit", "measure", "page", "people", "store"),
             entry("workcard", "form", "arrive", "drawing", "facts", "kit", "page", "people", "store"),
             entry("parts", "arrive", "form", "kit", "page", "people", "store", "workcard"),
-            entry("instruments", "form", "page", "people", "store"),
+            entry("instruments", "arrive", "form", "page", "people", "store"),
             entry("fitment", "form", "arrive", "drawing", "facts", "page", "people", "store"),
             entry(
                     "prove", "form", "arrive", "drawing", "facts", "fitment", "kit", "measure", "page", "people",
@@ -247,6 +247,7 @@ class ArchitectureTest {
             Map.entry("instrument_pair", "instruments"),
             Map.entry("instrument_reading", "instruments"),
             Map.entry("part_entry", "parts"),
+            Map.entry("part_figure", "parts"),
             Map.entry("tool_entry", "parts"),
             Map.entry("shelf_item", "parts"),
             Map.entry("shelf_move", "parts"),

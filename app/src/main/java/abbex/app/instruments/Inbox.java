@@ -3,7 +3,10 @@ package abbex.app.instruments;
 import abbex.app.people.Person;
 import abbex.app.store.Times;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -27,6 +30,11 @@ public class Inbox {
             select seq, device, kind, raw from instrument_reading
              where person_id = :person and shop_id = :shop and done is null and made_at > :since
              order by device, boot, nr limit 40
+            """;
+
+    private static final String TAKEN = """
+            select device, raw, field, page, made_at from instrument_reading
+             where person_id = :person and shop_id = :shop and done = 'TAKEN' order by seq desc limit 20
             """;
 
     private final JdbcClient jdbc;
@@ -104,16 +112,45 @@ public class Inbox {
                 .list();
     }
 
+    /**
+     * What a reading became.
+     *
+     * @param into the id under which the field was sent; empty where a form has none
+     * @param page the way to the page of the stay; empty on other pages
+     * @param field its name
+     */
+    record Became(Optional<UUID> into, String page, String field) {}
+
     /** It was taken, or refused; once. */
-    void done(Person person, long id, boolean taken) {
+    void done(Person person, long id, boolean taken, Became became) {
         jdbc.sql("""
-                        update instrument_reading set done = :how
+                        update instrument_reading set done = :how, into_id = :into, page = :page, field = :field
                          where seq = :id and person_id = :person and shop_id = :shop and done is null
                         """)
                 .param("how", taken ? "TAKEN" : "REFUSED")
+                .param("into", became.into().map(UUID::toString).orElse(null))
+                .param("page", became.page())
+                .param("field", became.field())
                 .param("id", id)
                 .param("person", person.id().toString())
                 .param("shop", person.shop().toString())
                 .update();
+    }
+
+    /** A reading that was taken lately. */
+    record Taken(String device, String raw, String field, String page, Instant at) {}
+
+    /** The newest first. */
+    List<Taken> taken(Person person) {
+        return jdbc.sql(TAKEN)
+                .param("person", person.id().toString())
+                .param("shop", person.shop().toString())
+                .query((row, n) -> new Taken(
+                        row.getString("device"),
+                        row.getString("raw"),
+                        Objects.requireNonNullElse(row.getString("field"), ""),
+                        Objects.requireNonNullElse(row.getString("page"), ""),
+                        Times.instant(row, "made_at")))
+                .list();
     }
 }

@@ -1,15 +1,20 @@
 package abbex.app.instruments;
 
+import abbex.app.arrive.Jobs;
 import abbex.app.form.Form;
 import abbex.app.page.Me;
 import abbex.app.page.NotHere;
 import abbex.app.page.Words;
 import abbex.app.people.Person;
 import abbex.core.instrument.FrameText;
+import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -22,12 +27,18 @@ import org.springframework.web.servlet.ModelAndView;
 /** Instruments in hand: taken by the code on their display, put down, and what they measured. */
 @Controller
 class InstrumentsController {
+    private static final int LONGEST = 120;
+    private static final Pattern ID = Pattern.compile("[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}");
+    private static final Pattern OF_A_STAY = Pattern.compile("/jobs/(" + ID + ")/[A-Za-z0-9/@._-]{1,80}");
+
+    private final Jobs jobs;
     private final Live live;
     private final Pairs pairs;
     private final Inbox inbox;
     private final Words words;
 
-    InstrumentsController(Live live, Pairs pairs, Inbox inbox, Words words) {
+    InstrumentsController(Jobs jobs, Live live, Pairs pairs, Inbox inbox, Words words) {
+        this.jobs = jobs;
         this.live = live;
         this.pairs = pairs;
         this.inbox = inbox;
@@ -44,13 +55,24 @@ class InstrumentsController {
     /** A reading that waits. */
     public record Came(long id, String device, String kind, String text) {}
 
+    /** A reading that was taken, and where it went; the way there is empty where it went to no stay. */
+    public record TakenView(String when, String device, String text, String field, String way) {}
+
     @GetMapping("/instruments")
     ModelAndView page(@Me Person me) {
         return page(me, Form.blank(me, words));
     }
 
     private ModelAndView page(Person me, Form form) {
-        return form.on(new ModelAndView("instruments")).addObject("inHand", inHand(me));
+        DateTimeFormatter when = DateTimeFormatter.ofPattern("EEE HH:mm", Locale.ENGLISH)
+                .withZone(me.likes().zone());
+        return form.on(new ModelAndView("instruments"))
+                .addObject("inHand", inHand(me))
+                .addObject(
+                        "taken",
+                        inbox.taken(me).stream()
+                                .map(t -> new TakenView(when.format(t.at()), t.device(), t.raw(), t.field(), t.page()))
+                                .toList());
     }
 
     @PostMapping("/instruments")
@@ -87,20 +109,31 @@ class InstrumentsController {
     }
 
     @PostMapping("/instruments/readings/{id}/taken")
-    ResponseEntity<Void> taken(@Me Person me, @PathVariable String id) {
-        return done(me, id, true);
+    ResponseEntity<Void> taken(@Me Person me, @PathVariable String id, @RequestParam Map<String, String> parameters) {
+        Form form = new Form(me, words, parameters);
+        String field = form.text("field");
+        Matcher page = OF_A_STAY.matcher(form.text("page"));
+        boolean here = page.matches()
+                && jobs.find(me.shop(), UUID.fromString(page.group(1))).isPresent();
+        Inbox.Became became = new Inbox.Became(
+                Optional.of(form.text("into"))
+                        .filter(into -> ID.matcher(into).matches())
+                        .map(UUID::fromString),
+                here ? page.group() : "",
+                field.substring(0, Math.min(field.length(), LONGEST)));
+        return done(me, id, true, became);
     }
 
     @PostMapping("/instruments/readings/{id}/refused")
     ResponseEntity<Void> refused(@Me Person me, @PathVariable String id) {
-        return done(me, id, false);
+        return done(me, id, false, new Inbox.Became(Optional.empty(), "", ""));
     }
 
-    private ResponseEntity<Void> done(Person me, String id, boolean taken) {
+    private ResponseEntity<Void> done(Person me, String id, boolean taken, Inbox.Became became) {
         if (!id.matches("\\d{1,18}")) {
             throw new NotHere();
         }
-        inbox.done(me, Long.parseLong(id), taken);
+        inbox.done(me, Long.parseLong(id), taken, became);
         return new ResponseEntity<>(HttpStatus.NO_CONTENT);
     }
 

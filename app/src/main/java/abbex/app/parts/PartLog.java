@@ -10,8 +10,11 @@ import abbex.app.store.Times;
 import abbex.app.workcard.Cards;
 import abbex.core.parts.Bill;
 import abbex.core.parts.BillLine;
+import abbex.core.parts.MakersList;
 import abbex.core.parts.PartEvent;
-import abbex.core.parts.PartFinding;
+import java.nio.charset.StandardCharsets;
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.HashMap;
@@ -28,14 +31,14 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class PartLog {
     private static final String ENTRIES = """
-            select e.line, e.what, e.due, e.text, e.pieces, e.made_at, p.initials
+            select e.line, e.what, e.due, e.text, e.pieces, e.price, e.freight, e.made_at, p.initials
               from part_entry e join person p on p.id = e.person_id
              where e.shop_id = :shop and e.job_id = :job order by e.seq
             """;
 
     private static final String ADD = """
-            insert into part_entry (shop_id, job_id, client, line, what, due, text, pieces, person_id, made_at)
-            values (:shop, :job, :client, :line, :what, :due, :text, :pieces, :person, :at)
+            insert into part_entry (shop_id, job_id, client, line, what, due, text, pieces, price, freight, person_id, made_at)
+            values (:shop, :job, :client, :line, :what, :due, :text, :pieces, :price, :freight, :person, :at)
             """;
 
     private final JdbcClient jdbc;
@@ -60,6 +63,10 @@ public class PartLog {
         HERE,
         NOT_NEEDED,
         REOPENED,
+        /** Its number and what it costs. */
+        NOTED,
+        /** A piece of the maker's list. */
+        LISTED,
         ADDED
     }
 
@@ -93,11 +100,20 @@ public class PartLog {
                         case HERE -> new PartEvent.Arrived(line);
                         case NOT_NEEDED -> new PartEvent.NotNeeded(line);
                         case REOPENED -> new PartEvent.Reopened(line);
-                        case ADDED -> new PartEvent.Added(line, text, row.getInt("pieces"));
+                        case NOTED -> new PartEvent.Noted(line, facts(row, text));
+                        case LISTED, ADDED ->
+                            new PartEvent.Added(line, text, row.getInt("pieces"), what == What.LISTED);
                     };
                     return new Entry(event, what, text, row.getString("initials"));
                 })
                 .list();
+    }
+
+    private static BillLine.Facts facts(ResultSet row, String number) throws SQLException {
+        return new BillLine.Facts(
+                number,
+                Optional.ofNullable(row.getBigDecimal("price")),
+                Optional.ofNullable(row.getBigDecimal("freight")));
     }
 
     /** What a stay's bill follows from. */
@@ -115,13 +131,6 @@ public class PartLog {
         return Bill.of(needs(job), entries(job).stream().map(Entry::event).toList());
     }
 
-    /** What the one verdict has to hear; a stay of whose parts nobody said anything costs nothing. */
-    public List<PartFinding> findings(Job job) {
-        return entries(job).isEmpty()
-                ? List.of()
-                : bill(job).findings(cards.needs(job).raised());
-    }
-
     /** What a stay waits for, the last to come last; empty where nothing is awaited. */
     public List<BillLine> awaited(Job job) {
         return entries(job).isEmpty() ? List.of() : bill(job).awaited();
@@ -137,7 +146,9 @@ public class PartLog {
     void say(Person by, Job job, What what, List<String> lines, Optional<LocalDate> due, String text) {
         jobs.hold(job);
         Map<String, Entry> last = new HashMap<>();
-        read(job).forEach(entry -> last.put(entry.event().line(), entry));
+        read(job).stream()
+                .filter(entry -> entry.what() != What.NOTED)
+                .forEach(entry -> last.put(entry.event().line(), entry));
         for (String line : lines) {
             Entry is = last.get(line);
             boolean stands = is != null
@@ -146,23 +157,64 @@ public class PartLog {
                     && is.text().equals(text)
                     && is.by().equals(by.initials());
             if (!stands) {
-                add(by, job, Ids.fresh(), line, what, due, text, 1);
+                add(by, job, new Row(Ids.fresh(), line, what, due, text, 1, BillLine.Facts.NONE));
             }
         }
     }
 
-    void add(
-            Person by, Job job, UUID client, String line, What what, Optional<LocalDate> due, String text, int pieces) {
+    /** Writes down a line's number and what it costs, where that is not what stands. */
+    @Transactional
+    void note(Person by, Job job, BillLine line, BillLine.Facts facts) {
+        jobs.hold(job);
+        if (!line.facts().equals(facts)) {
+            add(by, job, new Row(Ids.fresh(), line.key(), What.NOTED, Optional.empty(), facts.number(), 1, facts));
+        }
+    }
+
+    /** The pieces of a maker's list, each a line; a list that is sent twice counts once. */
+    @Transactional
+    void list(Person by, Job job, UUID client, List<MakersList.Piece> pieces) {
+        jobs.hold(job);
+        for (int i = 0; i < pieces.size(); i++) {
+            MakersList.Piece piece = pieces.get(i);
+            UUID id = UUID.nameUUIDFromBytes((client + " " + i).getBytes(StandardCharsets.US_ASCII));
+            add(
+                    by,
+                    job,
+                    new Row(
+                            id,
+                            "list:" + id,
+                            What.LISTED,
+                            Optional.empty(),
+                            piece.name(),
+                            piece.count(),
+                            BillLine.Facts.NONE));
+        }
+    }
+
+    /** A row to be written. */
+    record Row(
+            UUID client,
+            String line,
+            What what,
+            Optional<LocalDate> due,
+            String text,
+            int pieces,
+            BillLine.Facts facts) {}
+
+    void add(Person by, Job job, Row row) {
         try {
             jdbc.sql(ADD)
                     .param("shop", job.shop().toString())
                     .param("job", job.id().toString())
-                    .param("client", client.toString())
-                    .param("line", line)
-                    .param("what", what.name())
-                    .param("due", due.orElse(null))
-                    .param("text", text)
-                    .param("pieces", pieces)
+                    .param("client", row.client().toString())
+                    .param("line", row.line())
+                    .param("what", row.what().name())
+                    .param("due", row.due().orElse(null))
+                    .param("text", row.text())
+                    .param("pieces", row.pieces())
+                    .param("price", row.facts().price().orElse(null))
+                    .param("freight", row.facts().freight().orElse(null))
                     .param("person", by.id().toString())
                     .param("at", Times.column(clock.instant()))
                     .update();

@@ -6,6 +6,7 @@ import abbex.app.page.Words;
 import abbex.core.parts.Bill;
 import abbex.core.parts.BillLine;
 import abbex.core.vehicle.Whole;
+import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
@@ -40,7 +41,9 @@ class PartWords {
             LocalDate today,
             Reader reader) {
         Map<String, PartLog.Entry> last = new HashMap<>();
-        log.forEach(entry -> last.put(entry.event().line(), entry));
+        log.stream()
+                .filter(entry -> entry.what() != PartLog.What.NOTED)
+                .forEach(entry -> last.put(entry.event().line(), entry));
         List<PartsPage.Group> groups = new ArrayList<>();
         for (BillLine.Why why : BillLine.Why.values()) {
             List<BillLine> lines =
@@ -79,7 +82,13 @@ class PartWords {
         if (!bill.awaited().isEmpty()) {
             says.add(waits(bill.awaited(), today, reader));
         }
-        return says.isEmpty() ? words.say("parts.ready", reader) : String.join(" ", says);
+        if (says.isEmpty()) {
+            says.add(words.say("parts.ready", reader));
+        }
+        bill.landed()
+                .ifPresent(all -> says.add(
+                        words.say("parts.landed", reader, "amount", all.toPlainString(), "count", bill.priced())));
+        return String.join(" ", says);
     }
 
     /** What is awaited, and the day on which the last of it comes. */
@@ -108,10 +117,13 @@ class PartWords {
     }
 
     String name(BillLine line, Reader reader) {
-        return switch (line.why()) {
-            case ADDED, ONCE -> line.kind();
-            default -> words.say("part." + line.kind(), reader);
-        };
+        return line.own() ? line.kind() : words.say("part." + line.kind(), reader);
+    }
+
+    /** Its name and where it goes. */
+    String called(BillLine line, Reader reader) {
+        String place = line.place() == Whole.VEHICLE ? "" : ", " + words.word(line.place(), reader);
+        return name(line, reader) + (line.thread().isEmpty() ? "" : " " + line.thread()) + place;
     }
 
     private PartsPage.LineView line(
@@ -120,12 +132,10 @@ class PartWords {
             Optional<ShelfLog.Item> shelf,
             LocalDate today,
             Reader reader) {
-        String place = line.place() == Whole.VEHICLE ? "" : ", " + words.word(line.place(), reader);
-        String thread = line.thread().isEmpty() ? "" : " " + line.thread();
         return new PartsPage.LineView(
                 line.key(),
                 "l" + Integer.toHexString(line.key().hashCode()),
-                line.count() + " × " + name(line, reader) + thread + place,
+                line.count() + " × " + called(line, reader),
                 switch (line.status()) {
                     case HERE, FITTED, ON_VEHICLE -> "clear";
                     case NOT_NEEDED -> "note";
@@ -139,7 +149,9 @@ class PartWords {
                         .map(finding -> words.finding(finding, reader).text())
                         .map(Numerals::html)
                         .orElse(""),
-                last == null || last.what() == PartLog.What.ADDED ? "" : last.text(),
+                last == null || last.what() == PartLog.What.ADDED || last.what() == PartLog.What.LISTED
+                        ? ""
+                        : last.text(),
                 line.status() == BillLine.Status.FITTED || line.status() == BillLine.Status.ON_VEHICLE,
                 line.status() == BillLine.Status.AWAITED
                         || line.status() == BillLine.Status.HERE
@@ -151,7 +163,23 @@ class PartWords {
                                 "count",
                                 Math.abs(item.count())))
                         .orElse(""),
-                shelf.filter(item -> item.count() < 0).isPresent());
+                shelf.filter(item -> item.count() < 0).isPresent(),
+                facts(line, reader));
+    }
+
+    private PartsPage.FactsView facts(BillLine line, Reader reader) {
+        List<String> says = new ArrayList<>();
+        if (!line.facts().number().isEmpty()) {
+            says.add(words.say(
+                    "parts.facts.number", reader, "number", line.facts().number()));
+        }
+        line.landed()
+                .ifPresent(all -> says.add(words.say("parts.facts.landed", reader, "amount", all.toPlainString())));
+        return new PartsPage.FactsView(
+                line.facts().number(),
+                line.facts().price().map(BigDecimal::toPlainString).orElse(""),
+                line.facts().freight().map(BigDecimal::toPlainString).orElse(""),
+                String.join(" · ", says));
     }
 
     private String says(BillLine line, LocalDate today, Reader reader) {

@@ -12,6 +12,7 @@ import abbex.app.page.Words;
 import abbex.app.people.Person;
 import abbex.core.parts.Bill;
 import abbex.core.parts.BillLine;
+import abbex.core.parts.MakersList;
 import abbex.core.units.Length;
 import abbex.core.units.Rate;
 import abbex.core.vehicle.End;
@@ -35,6 +36,8 @@ import org.springframework.web.servlet.ModelAndView;
 class PartsController {
     private static final int MOST_PIECES = 99;
     private static final int LONGEST = 120;
+    private static final int LONGEST_LIST = 4000;
+    private static final int MOST_LINES = 60;
 
     private final Jobs jobs;
     private final PartLog log;
@@ -82,18 +85,26 @@ class PartsController {
         String mark = form.text("mark");
         LocalDate due = what == PartLog.What.ASKED ? form.day("due" + mark) : null;
         String remark = form.line("remark" + mark, LONGEST);
-        List<BillLine> lines = lines(log.bill(job), form);
+        Bill bill = log.bill(job);
+        List<BillLine> lines = what == PartLog.What.NOTED
+                ? bill.find(form.text("line")).stream().toList()
+                : lines(bill, form);
         if (lines.isEmpty()) {
             form.problem("due" + mark, "problem.parts.gone");
         }
         if (what == PartLog.What.NOT_NEEDED && remark.isEmpty()) {
             form.problem("remark" + mark, "problem.parts.reason");
         }
-        if (what == PartLog.What.ADDED) {
+        BillLine.Facts facts = PartFacts.read(form, mark);
+        if (what == PartLog.What.ADDED || what == PartLog.What.LISTED) {
             form.problem("due" + mark, "problem.parts.gone");
         }
         if (!form.fits()) {
             return page(me, job, form);
+        }
+        if (what == PartLog.What.NOTED) {
+            lines.forEach(line -> log.note(me, job, line, facts));
+            return back(id);
         }
         log.say(me, job, what, lines.stream().map(BillLine::key).toList(), Optional.ofNullable(due), remark);
         shelf.moved(me, job);
@@ -137,7 +148,46 @@ class PartsController {
             return page(me, job, form);
         }
         UUID client = client(form);
-        log.add(me, job, client, "own:" + client, PartLog.What.ADDED, Optional.empty(), name, Integer.parseInt(pieces));
+        log.add(
+                me,
+                job,
+                new PartLog.Row(
+                        client,
+                        "own:" + client,
+                        PartLog.What.ADDED,
+                        Optional.empty(),
+                        name,
+                        Integer.parseInt(pieces),
+                        BillLine.Facts.NONE));
+        return back(id);
+    }
+
+    /** The maker's list of a second-hand kit: each of its pieces is a line that is ticked, asked for or gone without. */
+    @PostMapping("/jobs/{id}/parts/list")
+    ModelAndView list(@Me Person me, @PathVariable UUID id, @RequestParam Map<String, String> parameters) {
+        Job job = job(me, id);
+        Form form = new Form(me, words, parameters);
+        List<MakersList.Piece> pieces = MakersList.read(form.lines("list", LONGEST_LIST));
+        if (pieces.isEmpty()) {
+            form.problem("list", "problem.parts.list");
+        }
+        if (pieces.size() > MOST_LINES) {
+            form.problem("list", "problem.parts.list.long", "read", pieces.size(), "most", MOST_LINES);
+        }
+        pieces.stream()
+                .filter(piece -> piece.name().length() > LONGEST)
+                .findFirst()
+                .ifPresent(piece -> form.problem(
+                        "list",
+                        "problem.parts.list.line",
+                        "read",
+                        piece.name().substring(0, 30) + "…",
+                        "most",
+                        LONGEST));
+        if (!form.fits()) {
+            return page(me, job, form);
+        }
+        log.list(me, job, client(form), pieces);
         return back(id);
     }
 

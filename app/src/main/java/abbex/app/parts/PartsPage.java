@@ -36,7 +36,11 @@ public record PartsPage(List<Group> groups, String summary, boolean ready, List<
             boolean told,
             @Nullable String due,
             String shelf,
-            boolean below) {}
+            boolean below,
+            FactsView facts) {}
+
+    /** The number and cost of a line as they stand in its fields, and in words. */
+    public record FactsView(String number, String price, String freight, String says) {}
 
     /** A tool that the card asks for. */
     public record ToolView(String tool, String from, String says) {}

@@ -13,7 +13,7 @@ import abbex.app.page.JobMarks;
 import abbex.app.page.NotHere;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
-import abbex.app.parts.PartLog;
+import abbex.app.parts.PartFindings;
 import abbex.app.prove.Clearances;
 import abbex.app.set.SetFindings;
 import abbex.app.settle.Returns;
@@ -44,7 +44,7 @@ public class JobVerdicts implements JobMarks {
     private final Clearances clearances;
     private final Stances stances;
     private final SetFindings set;
-    private final PartLog parts;
+    private final PartFindings parts;
     private final Alignments alignments;
     private final Returns returns;
     private final Words words;
@@ -59,7 +59,7 @@ public class JobVerdicts implements JobMarks {
             Clearances clearances,
             Stances stances,
             SetFindings set,
-            PartLog parts,
+            PartFindings parts,
             Alignments alignments,
             Returns returns,
             Words words,
@@ -93,7 +93,7 @@ public class JobVerdicts implements JobMarks {
         }
         add(found, Station.PLAN, plans.findings(job));
         cards.begun(job).ifPresent(state -> add(found, Station.FIT, state.findings()));
-        add(found, Station.FIT, parts.findings(job));
+        add(found, Station.FIT, parts.of(job));
         add(found, Station.SET, set.of(job));
         add(found, Station.WHEELS, fitments.findings(job));
         add(found, Station.CLEARANCE, clearances.findings(job));

@@ -23,6 +23,7 @@ import java.util.List;
 import java.util.Random;
 import java.util.UUID;
 import java.util.function.BooleanSupplier;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -123,6 +124,19 @@ class InstrumentsTest {
                             .query(String.class)
                             .list()
                             .equals(List.of("351.0 mm")));
+            // Shown, and then there is no way: it is taken all the same, and waits like what was typed.
+            gauge.measure(352.0, "mm");
+            assertThat(came).containsText("352.0 mm");
+            screen.alone(true);
+            came.locator("[data-how=taken]").tap();
+            assertThat(page.locator("#waits")).isVisible();
+            screen.alone(false);
+            assertThat(page.locator("#waits")).isHidden();
+            wait("told when there was a way", () -> done(gauge).equals(List.of("REFUSED", "TAKEN", "TAKEN")));
+            screen.open("/instruments");
+            assertThat(page.locator(".taken li")).hasCount(2);
+            assertThat(page.locator(".taken li").first()).containsText("352.0 mm");
+            assertThat(page.locator(".taken a").first()).hasAttribute("href", Pattern.compile("/jobs/" + job + "/.*"));
             Jobs.walk(orla, job, "HF", "351 mm", "352 mm", "343 mm", "344 mm");
             screen.open("/jobs/" + job + "/set");
             String[] weights = {"812.0 lb", "830.5 lb", "777.0 lb", "790.0 lb"};
@@ -144,6 +158,14 @@ class InstrumentsTest {
             assertThat(page.locator("#weightLR")).hasValue("791 lb");
             assertEquals(List.of(), screen.complaints());
         }
+    }
+
+    private static List<String> done(Instrument one) {
+        return Shop.bean(JdbcClient.class)
+                .sql("select coalesce(done, '') from instrument_reading where device = :device order by seq")
+                .param("device", one.name())
+                .query(String.class)
+                .list();
     }
 
     /** A wrench fills the torque of the step in hand; what it shows counts only once it is saved. */

@@ -49,9 +49,7 @@ class StampsTest {
             "day_plan",
             "day_job",
             "day_stint",
-            "calendar_link",
-            "shelf_item",
-            "shelf_move");
+            "calendar_link");
 
     private static JdbcClient sql() {
         return Shop.bean(JdbcClient.class);

@@ -79,6 +79,7 @@ public final class EveryPage {
                 "/jobs/" + half + "/set",
                 "/jobs/" + Jobs.id("MQ 381") + "/set",
                 "/jobs/" + whole + "/parts",
+                "/jobs/" + whole + "/parts/beside?line=spring@rear",
                 "/jobs/" + Jobs.id("MQ 381") + "/parts",
                 "/jobs/" + whole + "/fit",
                 "/jobs/" + whole + "/fit/dw-build@LF",

@@ -120,7 +120,7 @@ class CardAloneTest {
 
     @Test
     void a_corner_without_a_network_is_stored_once_and_in_order() {
-        try (Screen screen = Screen.tablet().signIn("orla")) {
+        try (Screen screen = Screen.tabletThatKeeps().signIn("orla")) {
             Page page = screen.page;
             String job = begun(screen);
             screen.alone(true);
@@ -152,7 +152,7 @@ class CardAloneTest {
     /** A hold was true for whom nobody could ask, but somebody had opened the step before it meanwhile: told, and not ticked. */
     @Test
     void what_is_refused_later_is_told() {
-        try (Screen screen = Screen.tablet().signIn("orla")) {
+        try (Screen screen = Screen.tabletThatKeeps().signIn("orla")) {
             Page page = screen.page;
             String job = begun(screen);
             milo.post("/jobs/" + job + "/fit/chock@vehicle", "what", "TICKED", "client", "a");
@@ -183,7 +183,7 @@ class CardAloneTest {
     /** What is sent of a card that nobody began leads to its beginning, and is not kept as somebody else's. */
     @Test
     void a_card_that_was_not_begun_is_begun_first() {
-        try (Screen screen = Screen.tablet().signIn("orla")) {
+        try (Screen screen = Screen.tabletThatKeeps().signIn("orla")) {
             Page page = screen.page;
             String job = UUID.randomUUID().toString();
             milo.get("/arrive");
@@ -213,7 +213,7 @@ class CardAloneTest {
     void a_photo_waits_too() throws IOException {
         ByteArrayOutputStream png = new ByteArrayOutputStream();
         ImageIO.write(new BufferedImage(3000, 600, BufferedImage.TYPE_INT_RGB), "png", png);
-        try (Screen screen = Screen.tablet().signIn("orla")) {
+        try (Screen screen = Screen.tabletThatKeeps().signIn("orla")) {
             Page page = screen.page;
             String job = begun(screen);
             screen.alone(true);

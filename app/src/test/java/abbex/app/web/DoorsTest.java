@@ -274,6 +274,8 @@ class DoorsTest {
             "/instruments/readings/{id}/refused",
             "/jobs/{id}/parts",
             "/jobs/{id}/parts/add",
+            "/jobs/{id}/parts/list",
+            "/jobs/{id}/parts/beside",
             "/jobs/{id}/parts/tools",
             "/jobs/{id}/parts/bench",
             "/jobs/{id}/set/turned",

@@ -61,9 +61,6 @@ class EarlyHandTest {
     @Test
     void a_fold_that_is_opened_before_the_scripts_come_is_filled() {
         AtomicReference<Route> script = new AtomicReference<>();
-        // What a worker kept would be there at once.
-        page.evaluate(
-                "navigator.serviceWorker.getRegistrations().then((all) => Promise.all(all.map((r) => r.unregister())))");
         page.route("**/htmx.min.js", script::set);
         page.navigate(page.url(), new Page.NavigateOptions().setWaitUntil(WaitUntilState.COMMIT));
         page.locator("#points summary").click();

@@ -269,7 +269,7 @@ class FaultsTest {
     @ParameterizedTest
     @ValueSource(booleans = {true, false})
     void the_answer_to_a_form_that_was_drawn_again_counts(boolean answered) {
-        try (Screen screen = Screen.desk().signIn("milo")) {
+        try (Screen screen = Screen.deskThatKeeps().signIn("milo")) {
             Page page = screen.page;
             screen.open("/arrive");
             page.locator("#plate").fill("FA " + System.nanoTime() % 1_000_000);

@@ -88,6 +88,7 @@ class FocusTest {
         as("orla");
         String half = "/jobs/" + Jobs.id("KT 4-207");
         // The finder: what was found comes under the field.
+        screen.open("/");
         page.keyboard().press("/");
         assertThat(page.locator("#find")).isFocused();
         page.keyboard().type("hatch");

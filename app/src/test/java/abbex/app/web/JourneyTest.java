@@ -141,12 +141,12 @@ class JourneyTest {
 
     @Test
     void a_truck_by_thumbs() {
-        truck(Screen.tablet(), CardHand.THUMB);
+        truck(Screen.tabletThatKeeps(), CardHand.THUMB);
     }
 
     @Test
     void a_motorcycle_by_keys() {
-        motorcycle(Screen.desk(), CardHand.KEYS);
+        motorcycle(Screen.deskThatKeeps(), CardHand.KEYS);
     }
 
     private static void truck(Screen device, CardHand hand) {

@@ -28,7 +28,7 @@ class KeyboardJourneyTest {
 
     @Test
     void from_sign_in_to_print() {
-        try (Screen screen = Screen.desk()) {
+        try (Screen screen = Screen.deskThatKeeps()) {
             page = screen.page;
             page.addInitScript("window.print = () => { document.documentElement.dataset.printed = 'yes'; };");
             long began = System.nanoTime();

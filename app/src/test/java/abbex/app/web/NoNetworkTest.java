@@ -76,7 +76,7 @@ class NoNetworkTest {
 
     @Test
     void thirty_readings_and_reloads_without_a_network_are_stored_once_each_and_in_order() {
-        try (Screen screen = Screen.desk().signIn("orla")) {
+        try (Screen screen = Screen.deskThatKeeps().signIn("orla")) {
             Page page = screen.page;
             String plate = receive(screen);
             screen.alone(true);
@@ -123,7 +123,7 @@ class NoNetworkTest {
 
     @Test
     void two_tabs_send_what_waits_once() {
-        try (Screen screen = Screen.desk().signIn("orla")) {
+        try (Screen screen = Screen.deskThatKeeps().signIn("orla")) {
             Page page = screen.page;
             String plate = receive(screen);
             screen.alone(true);
@@ -145,7 +145,7 @@ class NoNetworkTest {
     /** What is typed and not sent yet names customers: only who typed it reads it on the device. */
     @Test
     void a_draft_is_sealed_and_comes_back_to_who_typed_it() {
-        try (Screen screen = Screen.desk().signIn("orla")) {
+        try (Screen screen = Screen.deskThatKeeps().signIn("orla")) {
             Page page = screen.page;
             screen.open("/arrive");
             page.locator("#plate").fill("SEALED 1");
@@ -175,7 +175,7 @@ class NoNetworkTest {
     /** What waits is orla's: jorun on the same device neither reads nor sends it; orla's next sign-in does. */
     @Test
     void a_signed_out_device_keeps_what_waits_for_who_typed_it() {
-        try (Screen screen = Screen.desk().signIn("orla")) {
+        try (Screen screen = Screen.deskThatKeeps().signIn("orla")) {
             Page page = screen.page;
             String plate = receive(screen);
             String sheet = page.url();
@@ -219,7 +219,7 @@ class NoNetworkTest {
     /** The device's clock is a day ahead; what waited was typed a minute ago by the shop's clock. */
     @Test
     void a_device_clock_a_day_off_changes_nothing() {
-        try (Screen screen = Screen.desk().signIn("orla")) {
+        try (Screen screen = Screen.deskThatKeeps().signIn("orla")) {
             Page page = screen.page;
             page.addInitScript("const now = Date.now; Date.now = () => now() + 86400000;");
             String plate = receive(screen);
@@ -236,8 +236,8 @@ class NoNetworkTest {
     /** Somebody else read the same spots meanwhile: both stand beside each other. */
     @Test
     void what_others_wrote_meanwhile_stands_beside_it() {
-        try (Screen screen = Screen.desk().signIn("orla");
-                Screen beside = Screen.desk().signIn("jorun")) {
+        try (Screen screen = Screen.deskThatKeeps().signIn("orla");
+                Screen beside = Screen.deskThatKeeps().signIn("jorun")) {
             Page page = screen.page;
             String plate = receive(screen);
             screen.alone(true);
@@ -256,7 +256,7 @@ class NoNetworkTest {
     @ParameterizedTest
     @ValueSource(strings = {"forbidden", "full"})
     void a_device_that_keeps_nothing_says_so_and_still_sends(String why) {
-        try (Screen screen = Screen.desk().signIn("orla")) {
+        try (Screen screen = Screen.deskThatKeeps().signIn("orla")) {
             Page page = screen.page;
             if (why.equals("forbidden")) {
                 page.addInitScript("IDBFactory.prototype.open = () => { throw new Error('forbidden'); };");
@@ -284,8 +284,8 @@ class NoNetworkTest {
     /** Somebody hands the job over while readings wait: they are stored, the sheet says that it changed since. */
     @Test
     void a_job_handed_over_meanwhile_gets_what_waited_as_its_next_version() {
-        try (Screen screen = Screen.desk().signIn("orla");
-                Screen beside = Screen.desk().signIn("jorun")) {
+        try (Screen screen = Screen.deskThatKeeps().signIn("orla");
+                Screen beside = Screen.deskThatKeeps().signIn("jorun")) {
             Page page = screen.page;
             String plate = receive(screen);
             type(page, "LF", "14 3/16");
@@ -319,7 +319,7 @@ class NoNetworkTest {
         String name = "gone" + System.nanoTime() % 1_000_000;
         Person.Likes likes = people.ofShop(shop).get(0).likes();
         UUID id = people.add(shop, name, "Gone Soon", "GS", Role.TECHNICIAN, Shop.password(), false, likes);
-        try (Screen screen = Screen.desk().signIn(name)) {
+        try (Screen screen = Screen.deskThatKeeps().signIn(name)) {
             Page page = screen.page;
             String plate = receive(screen);
             screen.alone(true);
@@ -337,7 +337,7 @@ class NoNetworkTest {
     /** The sign-in ended, or the person was deactivated, while readings waited: it is said, they stay, and go after the next. */
     @Test
     void a_sign_in_that_ended_meanwhile_is_said_and_nothing_is_lost() {
-        try (Screen screen = Screen.desk().signIn("orla")) {
+        try (Screen screen = Screen.deskThatKeeps().signIn("orla")) {
             Page page = screen.page;
             String plate = receive(screen);
             screen.alone(true);
@@ -367,7 +367,7 @@ class NoNetworkTest {
         Person like = people.ofShop(lowline()).get(0);
         String name = "left" + System.nanoTime() % 1_000_000;
         people.add(like.shop(), name, "Left Early", "LE", Role.TECHNICIAN, Shop.password(), false, like.likes());
-        try (Screen screen = Screen.desk().signIn(name)) {
+        try (Screen screen = Screen.deskThatKeeps().signIn(name)) {
             Page page = screen.page;
             String plate = receive(screen);
             String sheet = page.url();
@@ -409,7 +409,7 @@ class NoNetworkTest {
     /** A page of trouble is no sign-out: what was kept for the person stays. */
     @Test
     void trouble_does_not_throw_the_kept_pages_away() {
-        try (Screen screen = Screen.desk().signIn("orla")) {
+        try (Screen screen = Screen.deskThatKeeps().signIn("orla")) {
             Page page = screen.page;
             receive(screen);
             String sheet = page.url();

@@ -49,13 +49,13 @@ class PartsTest {
             page.locator(".kittabs a[href$='/parts']").tap();
             Locator springs = line(page, "spring, front").first();
             assertThat(springs).containsText("2 × spring");
-            springs.locator("summary").tap();
+            springs.locator("summary").first().tap();
             springs.locator("button[value=NOT_NEEDED]").tap();
             assertThat(line(page, "spring, front").first().locator(".bad").nth(1))
                     .hasText(Said.by("problem.parts.reason"));
             springs = line(page, "spring, front").first();
             springs.locator("input[type=date]").fill(LocalDate.now().plusDays(4).toString());
-            springs.locator("input[type=text], input:not([type])").last().fill("north depot, 64");
+            springs.locator("input[name^=remark]").fill("north depot, 64");
             springs.locator("button[value=ASKED]").tap();
             assertThat(line(page, "spring, front").first()).containsText("awaited");
             assertThat(line(page, "spring, front").first()).containsText("north depot, 64");
@@ -167,6 +167,89 @@ class PartsTest {
         assertFalse(there.contains(Said.by("parts.tool.HIRE")), there);
         assertFalse(there.contains("A tool of no step"));
         orla.post(address, "tool", "Torque wrench", "what", "OPEN");
+    }
+
+    /** In the hand: the new damper is 52 mm shorter, as it should be, and its eye too wide, which it should not. */
+    @Test
+    void what_differs_is_in_the_verdict_and_the_length_in_the_plan() {
+        String job = received();
+        orla.post("/jobs/" + job + "/plan", "FRONT_NEW_LONG", "600 mm", "FRONT_NEW_RATE", "28 N/mm", "NAME", "Kit one");
+        try (Screen screen = Screen.tablet().signIn("orla")) {
+            Page page = screen.page;
+            screen.open("/jobs/" + job + "/parts");
+            line(page, "damper, front").first().locator(".to-beside").tap();
+            page.locator("#oldLength").fill("612 mm");
+            page.locator("#newLength").fill("560 mm");
+            page.locator("#oldBore").fill("12.1 mm");
+            page.locator("#newBore").fill("14.1 mm");
+            page.locator("#newThread").fill("M12 fine");
+            page.locator(".beside-acts button").first().tap();
+            assertThat(page.locator("#newThread-bad")).containsText("M12 fine");
+            assertThat(page.locator("#newBore")).hasValue("14.1 mm");
+            page.locator("#oldThread").fill("M12x1.25");
+            page.locator("#newThread").fill("M12x1.25");
+            page.locator(".beside-acts button").first().tap();
+            assertThat(page.locator(".found-unlike .look")).hasCount(1);
+            assertThat(page.locator(".found-unlike .clear")).hasCount(1);
+            assertThat(page.locator(".two-parts .fresh.unlike-bore")).hasCount(1);
+            assertTrue(verdict(job).contains(Said.by("finding.NOT_ALIKE.title")), verdict(job));
+            page.locator("#because").fill("sleeves in the bag, 14 to 12");
+            page.locator(".beside-acts button[name=take]").tap();
+            assertThat(page.locator("#FRONT_NEW_LONG")).hasValue("560 mm");
+            assertThat(page.locator("#FRONT_OLD_LONG")).hasValue("612 mm");
+            assertFalse(verdict(job).contains(Said.by("finding.NOT_ALIKE.title")));
+            assertEquals(List.of(), screen.complaints());
+        }
+        // Stale, gone from the plan, another shop's: what was typed stays, and nothing of it is taken.
+        String address = "/jobs/" + job + "/parts/beside";
+        HttpResponse<String> stale =
+                orla.post(address, "line", "damper@front", "newLength", "555 mm", "take", "true", "edition", "1");
+        assertEquals(422, stale.statusCode());
+        assertTrue(stale.body().contains(Said.by("problem.parts.plan"))
+                && stale.body().contains("555 mm"));
+        HttpResponse<String> gone = orla.post(address, "line", "bag@rear", "part", "helper bags", "oldBore", "31 mm");
+        assertEquals(422, gone.statusCode());
+        assertTrue(gone.body().contains(Said.by("problem.parts.gone"))
+                && gone.body().contains("31 mm"));
+        assertEquals(404, orla.get(address + "?line=bag@rear").statusCode());
+    }
+
+    private String verdict(String job) {
+        return orla.get("/jobs/" + job + "/hand-over").body();
+    }
+
+    /** Ticked piece by piece; a second-hand kit's missing piece is asked for, its number and price stay beside it. */
+    @Test
+    void a_makers_list_is_ticked_and_what_a_line_is_and_costs_is_kept() {
+        String job = received();
+        String address = "/jobs/" + job + "/parts";
+        String client = UUID.randomUUID().toString();
+        assertEquals(422, orla.post(address + "/list", "list", "\n - \n").statusCode());
+        for (int n = 0; n < 2; n++) {
+            orla.post(address + "/list", "client", client, "list", "2 x top mount\nring wrench\ndust boot x2");
+        }
+        try (Screen screen = Screen.desk().signIn("orla")) {
+            Page page = screen.page;
+            screen.open(address);
+            assertThat(line(page, "top mount")).hasCount(1);
+            line(page, "top mount").locator("button[value=HERE]").click();
+            assertThat(line(page, "top mount")).containsText(Said.by("parts.is.HERE"));
+            Locator stop = line(page, "2 × dust boot");
+            stop.locator("summary").last().click();
+            stop.locator("input[name^=price]").fill("9,50 each");
+            stop.locator("button[value=NOTED]").click();
+            stop = line(page, "2 × dust boot");
+            assertThat(stop.locator(".bad", new Locator.LocatorOptions().setHasText("9,50 each")))
+                    .isVisible();
+            stop.locator("input[name^=price]").fill("9,50");
+            stop.locator("input[name^=freight]").fill("4");
+            stop.locator("input[name^=number]").fill("2219-40");
+            stop.locator("button[value=NOTED]").click();
+            assertThat(line(page, "2 × dust boot")).containsText("2219-40");
+            assertThat(line(page, "2 × dust boot")).containsText("23.00");
+            assertThat(page.locator(".parts-sum")).containsText("23.00");
+            assertEquals(List.of(), screen.complaints());
+        }
     }
 
     /** A line that the plan does not want any more, the same sent twice, a negative count, another shop's hands. */

@@ -114,6 +114,7 @@ class ShelfTest {
         assertEquals(-pieces, count());
         String parts = by.get("/jobs/" + other + "/parts").body();
         assertTrue(parts.contains(Said.by("shelf.line.below", "count", Integer.toString(pieces))), parts);
+        assertTrue(by.get("/jobs/" + other + "/hand-over").body().contains(Said.by("finding.BELOW_SHELF.title")));
 
         String id = Shop.bean(JdbcClient.class)
                 .sql("select id from shelf_item where shop_id = :shop")
@@ -124,6 +125,7 @@ class ShelfTest {
         assertEquals(10 - pieces, count());
         by.post("/shelf/" + id, "what", "COUNTED", "pieces" + id, "3");
         assertEquals(3, count());
+        assertFalse(by.get("/jobs/" + other + "/hand-over").body().contains(Said.by("finding.BELOW_SHELF.title")));
         assertEquals(
                 404,
                 Visitor.signedIn("orla").post("/shelf/" + id, "drop", "true").statusCode());

@@ -12,7 +12,9 @@ import abbex.core.workcard.CardState;
 import abbex.core.workcard.CardStep;
 import abbex.core.workcard.Step;
 import abbex.core.workcard.Wanted;
+import java.math.BigDecimal;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -40,7 +42,8 @@ public record Bill(List<BillLine> lines) {
         once(job, lines);
         events.forEach(event -> {
             if (event instanceof PartEvent.Added added) {
-                put(lines, BillLine.Why.ADDED, added.line(), added.name(), "", Whole.VEHICLE, added.count());
+                BillLine.Why why = added.listed() ? BillLine.Why.LISTED : BillLine.Why.ADDED;
+                put(lines, why, added.line(), added.name(), "", Whole.VEHICLE, added.count());
             }
         });
         reused(job, lines);
@@ -51,6 +54,9 @@ public record Bill(List<BillLine> lines) {
     }
 
     private static BillLine said(BillLine line, PartEvent event) {
+        if (event instanceof PartEvent.Noted noted) {
+            return line.with(noted.facts());
+        }
         if (line.status() == BillLine.Status.FITTED || line.status() == BillLine.Status.ON_VEHICLE) {
             return line;
         }
@@ -127,7 +133,8 @@ public record Bill(List<BillLine> lines) {
                                         : 1,
                                 Optional.of(finding),
                                 BillLine.Status.OPEN,
-                                Optional.empty()));
+                                Optional.empty(),
+                                BillLine.Facts.NONE));
             });
         }
     }
@@ -227,7 +234,8 @@ public record Bill(List<BillLine> lines) {
                         count,
                         Optional.empty(),
                         BillLine.Status.OPEN,
-                        Optional.empty()));
+                        Optional.empty(),
+                        BillLine.Facts.NONE));
     }
 
     /** What stands between the job and its first lift. */
@@ -241,6 +249,16 @@ public record Bill(List<BillLine> lines) {
                 .filter(line -> line.status() == BillLine.Status.AWAITED)
                 .sorted(Comparator.comparing(line -> line.due().orElse(LocalDate.MAX)))
                 .toList();
+    }
+
+    /** What the parts cost in the shop, each with its pieces and its freight; empty where nobody named a price. */
+    public Optional<BigDecimal> landed() {
+        return lines.stream().flatMap(line -> line.landed().stream()).reduce(BigDecimal::add);
+    }
+
+    /** Priced lines among those that a price can be named for. */
+    public long priced() {
+        return lines.stream().filter(line -> line.landed().isPresent()).count();
     }
 
     /** What a part that belongs to the job can be told of it. */
@@ -257,10 +275,26 @@ public record Bill(List<BillLine> lines) {
      * What has to be looked at, whatever day it is.
      *
      * @param raised the vehicle was brought up by the card
+     * @param pairs old parts beside new ones
+     * @param below counted parts of this bill of which more was fitted than was there
      */
-    public List<PartFinding> findings(boolean raised) {
-        return raised && !awaited().isEmpty()
-                ? List.of(new PartFinding.RaisedWithout(awaited().size()))
-                : List.of();
+    public List<PartFinding> findings(boolean raised, List<OldNew> pairs, int below) {
+        List<PartFinding> findings = new ArrayList<>();
+        if (raised && !awaited().isEmpty()) {
+            findings.add(new PartFinding.RaisedWithout(awaited().size()));
+        }
+        if (below > 0) {
+            findings.add(new PartFinding.BelowShelf(below));
+        }
+        for (OldNew pair : pairs) {
+            if (!pair.unlike().isEmpty()) {
+                PartFinding.Unlike unlike = new PartFinding.Unlike(pair.kind(), pair.own(), pair.unlike());
+                findings.add(
+                        pair.because().isEmpty()
+                                ? new PartFinding.NotAlike(pair.place(), unlike)
+                                : new PartFinding.UnlikeAndMeant(pair.place(), unlike));
+            }
+        }
+        return findings;
     }
 }

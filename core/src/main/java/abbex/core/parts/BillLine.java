@@ -2,6 +2,7 @@ package abbex.core.parts;
 
 import abbex.core.figure.Finding;
 import abbex.core.figure.Place;
+import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.Optional;
 
@@ -15,6 +16,7 @@ import java.util.Optional;
  * @param reason what was calculated that asks for it
  * @param status where it is
  * @param due when it comes, of what is awaited
+ * @param facts its number and what it costs
  */
 public record BillLine(
         String key,
@@ -25,7 +27,19 @@ public record BillLine(
         int count,
         Optional<Finding> reason,
         Status status,
-        Optional<LocalDate> due) {
+        Optional<LocalDate> due,
+        Facts facts) {
+    /**
+     * What it is and costs, as it was written down.
+     *
+     * @param number serial or warranty number, which is hidden once it is fitted; empty where there is none
+     * @param price of a piece, in the shop's money
+     * @param freight of the line with duty, in the shop's money
+     */
+    public record Facts(String number, Optional<BigDecimal> price, Optional<BigDecimal> freight) {
+        public static final Facts NONE = new Facts("", Optional.empty(), Optional.empty());
+    }
+
     /** Why it is on the bill. */
     public enum Why {
         /** The kit brings it. */
@@ -34,6 +48,8 @@ public record BillLine(
         EXTRA,
         /** A fastener that is renewed every time. */
         ONCE,
+        /** It stands on the maker's list of a second-hand kit. */
+        LISTED,
         /** Somebody added it. */
         ADDED,
         /** It comes off and goes back. */
@@ -54,6 +70,11 @@ public record BillLine(
         ON_VEHICLE
     }
 
+    /** It is called as somebody named it, and by no kind of part. */
+    public boolean own() {
+        return why == Why.ADDED || why == Why.LISTED || why == Why.ONCE;
+    }
+
     /** It stands between the job and its first lift. */
     public boolean missing() {
         return status == Status.OPEN || status == Status.AWAITED;
@@ -65,7 +86,18 @@ public record BillLine(
                 && due.filter(day -> day.isBefore(today)).isPresent();
     }
 
+    /** All pieces and the freight, where a price is known. */
+    public Optional<BigDecimal> landed() {
+        return facts.price()
+                .map(price -> price.multiply(BigDecimal.valueOf(count))
+                        .add(facts.freight().orElse(BigDecimal.ZERO)));
+    }
+
     BillLine with(Status other, Optional<LocalDate> day) {
-        return new BillLine(key, why, kind, thread, place, count, reason, other, day);
+        return new BillLine(key, why, kind, thread, place, count, reason, other, day, facts);
+    }
+
+    BillLine with(Facts other) {
+        return new BillLine(key, why, kind, thread, place, count, reason, status, due, other);
     }
 }

@@ -20,10 +20,14 @@ public sealed interface PartEvent {
     /** What was said of it is taken back. */
     record Reopened(String line) implements PartEvent {}
 
+    /** What it is and costs: the newest counts, whole. */
+    record Noted(String line, BillLine.Facts facts) implements PartEvent {}
+
     /**
      * A line of somebody's own.
      *
      * @param count 1 or more
+     * @param listed it stands on the maker's list of a second-hand kit
      */
-    record Added(String line, String name, int count) implements PartEvent {}
+    record Added(String line, String name, int count, boolean listed) implements PartEvent {}
 }

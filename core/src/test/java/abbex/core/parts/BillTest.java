@@ -16,6 +16,7 @@ import abbex.core.workcard.CardState;
 import abbex.core.workcard.Chapter;
 import abbex.core.workcard.Step;
 import abbex.core.workcard.Wanted;
+import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -144,8 +145,8 @@ class BillTest {
         assertEquals(1, awaited.awaited().size());
         assertEquals(List.of(), awaited.late(friday));
         assertEquals(1, awaited.late(friday.plusDays(1)).size());
-        assertEquals(1, awaited.findings(true).size());
-        assertEquals(List.of(), awaited.findings(false));
+        assertEquals(1, awaited.findings(true, List.of(), 0).size());
+        assertEquals(List.of(), awaited.findings(false, List.of(), 0));
         Bill here = bill(
                 List.of(),
                 List.of(),
@@ -167,6 +168,42 @@ class BillTest {
         assertTrue(line(half, "spring@front").missing(), "one of two");
     }
 
+    /** 2 pieces of 64.50 with 12 of freight come to 141 in the shop; its number stays when it is awaited, here or fitted. */
+    @Test
+    void a_line_keeps_its_number_and_what_it_costs() {
+        BillLine.Facts facts = new BillLine.Facts(
+                "2219-40", Optional.of(new BigDecimal("64.50")), Optional.of(new BigDecimal("12.00")));
+        Bill bill = bill(
+                List.of(),
+                List.of(),
+                new PartEvent.Noted("spring@front", facts),
+                new PartEvent.Asked("spring@front", Optional.empty()),
+                new PartEvent.Arrived("spring@front"));
+        assertEquals(facts, line(bill, "spring@front").facts());
+        assertEquals(BillLine.Status.HERE, line(bill, "spring@front").status());
+        assertEquals(Optional.of(new BigDecimal("141.00")), bill.landed());
+        assertEquals(1, bill.priced());
+        assertEquals(Optional.empty(), bill(List.of(), List.of()).landed(), "no price is no sum");
+    }
+
+    /** What differs has to be looked at until somebody says why it fits; a shelf below nothing is told. */
+    @Test
+    void the_verdict_hears_of_unlike_parts_and_of_the_shelf() {
+        Bill bill = bill(List.of(), List.of());
+        PartFigures twelve = OldNewTest.figures("bore 12.1");
+        PartFigures fourteen = OldNewTest.figures("bore 14.1");
+        OldNew open = new OldNew(End.FRONT, "damper", false, twelve, fourteen, "");
+        OldNew said = new OldNew(End.FRONT, "damper", false, twelve, fourteen, "sleeves 14 to 12");
+        OldNew alike = new OldNew(End.FRONT, "damper", false, twelve, twelve, "");
+        PartFinding.Unlike bore = new PartFinding.Unlike("damper", false, List.of(OldNew.Feature.BORE));
+        assertEquals(
+                List.of(
+                        new PartFinding.BelowShelf(2),
+                        new PartFinding.NotAlike(End.FRONT, bore),
+                        new PartFinding.UnlikeAndMeant(End.FRONT, bore)),
+                bill.findings(false, List.of(open, alike, said), 2));
+    }
+
     /** Whatever is said in whatever order, a line is at one place, and what nobody wants any more is not on the bill. */
     @Test
     void drawn_events_leave_each_line_somewhere() {
@@ -181,7 +218,7 @@ class BillTest {
                     case 1 -> new PartEvent.Arrived(key);
                     case 2 -> new PartEvent.NotNeeded(key);
                     case 3 -> new PartEvent.Reopened(key);
-                    default -> new PartEvent.Added("own:" + (1 + random.nextInt(2)), "hose", 1);
+                    default -> new PartEvent.Added("own:" + (1 + random.nextInt(2)), "hose", 1, random.nextBoolean());
                 };
             }
             Bill bill = bill(List.of(), List.of(), events);

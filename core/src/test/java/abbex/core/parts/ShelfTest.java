@@ -15,7 +15,16 @@ import org.junit.jupiter.api.Test;
 class ShelfTest {
     private static BillLine line(BillLine.Why why, BillLine.Status status) {
         return new BillLine(
-                "once:bolt@front", why, "strut bolt", "M12", End.FRONT, 4, Optional.empty(), status, Optional.empty());
+                "once:bolt@front",
+                why,
+                "strut bolt",
+                "M12",
+                End.FRONT,
+                4,
+                Optional.empty(),
+                status,
+                Optional.empty(),
+                BillLine.Facts.NONE);
     }
 
     @Test
