@@ -16,6 +16,8 @@ create table part_figure (
 );
 create trigger part_figure_insert after insert on part_figure for each row
   insert into stamp (of_id, n) select vehicle_id, 1 from job where id = new.job_id on duplicate key update n = n + 1;
+create trigger part_figure_update after update on part_figure for each row
+  insert into stamp (of_id, n) select vehicle_id, 1 from job where id = new.job_id on duplicate key update n = n + 1;
 
 -- The one verdict hears of a shelf that is below nothing.
 create trigger shelf_item_insert after insert on shelf_item for each row

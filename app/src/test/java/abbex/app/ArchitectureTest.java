@@ -53,7 +53,7 @@ class ArchitectureTest {
                     "people", "prove", "store"),
             entry("set", "form", "arrive", "kit", "measure", "page", "people", "store"),
             entry("workcard", "form", "arrive", "drawing", "facts", "kit", "page", "people", "store"),
-            entry("parts", "arrive", "form", "kit", "page", "people", "store", "workcard"),
+            entry("parts", "arrive", "facts", "form", "kit", "page", "people", "store", "workcard"),
             entry("instruments", "arrive", "form", "page", "people", "store"),
             entry("fitment", "form", "arrive", "drawing", "facts", "page", "people", "store"),
             entry(
@@ -104,6 +104,7 @@ class ArchitectureTest {
                     "measure",
                     "memory",
                     "page",
+                    "parts",
                     "people",
                     "plan",
                     "prove",

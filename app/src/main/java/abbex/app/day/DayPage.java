@@ -368,7 +368,12 @@ class DayPage {
                             "to",
                             reader.clock(stint.ends()))));
         }
+        if (entry.goesOn()) {
+            more.add(words.say(
+                    "day.goes-on", reader, "today", hours(entry.have()), "rest", hours(entry.need() - entry.have())));
+        }
         entry.least()
+                .filter(least -> !entry.goesOn())
                 .ifPresent(least -> more.add(words.say(
                         "day.ready",
                         reader,

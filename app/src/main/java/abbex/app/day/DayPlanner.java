@@ -159,8 +159,8 @@ class DayPlanner {
                 ready.map(r -> ends(hours, r.most())),
                 ready.map(DayRun.Ready::kept).orElse(0.0),
                 left.map(LeftOver::why),
-                left.map(LeftOver::need).orElse(0),
-                left.map(LeftOver::have).orElse(0),
+                left.map(LeftOver::need).orElse(item.whole()),
+                left.map(LeftOver::have).orElse(item.whole() > 0 ? item.plan().minutes() : 0),
                 was.map(p -> hours.ends(p.end())),
                 without.isPresent() && was.isEmpty(),
                 placed.stream()

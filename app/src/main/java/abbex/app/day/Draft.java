@@ -33,8 +33,9 @@ record Draft(Day day, WorkHours hours, List<Item> items, List<Job> out) {
      * @param typical no card tells how long it takes
      * @param promised for this day or one before
      * @param put somebody put it there by hand
+     * @param whole minutes of all of it where only a part is done that day; else 0
      */
-    record Item(Job job, Work work, DayJob plan, boolean typical, Optional<Instant> promised, boolean put) {}
+    record Item(Job job, Work work, DayJob plan, boolean typical, Optional<Instant> promised, boolean put, int whole) {}
 
     Optional<Item> item(UUID job) {
         return items.stream().filter(item -> item.job().id().equals(job)).findFirst();

@@ -36,6 +36,9 @@ class Drafts {
     /** A promise for the next day counts so many times what can wait (ours). */
     private static final int TOMORROW = 2;
 
+    /** A vehicle that goes on another day is not begun for less, minutes (ours). */
+    private static final int WORTH_BEGINNING = 120;
+
     private final Jobs jobs;
     private final Sheets sheets;
     private final CardWork cards;
@@ -242,9 +245,29 @@ class Drafts {
                 DayJob.of(job.id().toString(), typical ? Stints.TYPICAL : left.stints(), left.lift() && from.lifts())
                         .spread(typical ? Stints.TYPICAL_SPREAD : left.spread()),
                 from);
-        Draft.Item item = placed(job, Draft.Work.FIT, plan, typical, said, from);
+        Draft.Item item = share(placed(job, Draft.Work.FIT, plan, typical, said, from), from);
         boolean goesOn = left.begun() && plan.from() < from.hours().length();
         return Optional.of(goesOn ? begun(item, left, from, taken) : item);
+    }
+
+    /** What takes longer than any day has its share of this one, and goes on another; what is promised for it is not cut short. */
+    private static Draft.Item share(Draft.Item item, From from) {
+        DayJob plan = item.plan();
+        int now = from.today() ? Day.up(from.hours().minute(from.now())) : 0;
+        int rest = from.hours().length() - Math.max(now, plan.from());
+        if (plan.minutes() <= from.hours().length()
+                || rest < WORTH_BEGINNING
+                || item.promised().isPresent()) {
+            return item;
+        }
+        return new Draft.Item(
+                item.job(),
+                item.work(),
+                plan.within(rest),
+                item.typical(),
+                item.promised(),
+                item.put(),
+                plan.minutes());
     }
 
     private Draft.Item back(Job job, Agreed.Said said, From from) {
@@ -294,7 +317,7 @@ class Drafts {
         }
         Wishes.Wish wish = from.wishes().getOrDefault(job.id(), Wishes.Wish.FREE);
         boolean put = wish.what() == Wishes.What.PUT;
-        return new Draft.Item(job, work, put ? put(plan, wish, from) : plan, typical, promised, put);
+        return new Draft.Item(job, work, put ? put(plan, wish, from) : plan, typical, promised, put, 0);
     }
 
     /** A time that has passed meanwhile is as soon as it goes. */
@@ -322,7 +345,7 @@ class Drafts {
         // Overnight it may go on with somebody else.
         if (!from.today()) {
             DayJob plan = item.plan().begun(bay.get(), Set.of(), Optional.empty());
-            return new Draft.Item(item.job(), item.work(), plan, item.typical(), item.promised(), false);
+            return new Draft.Item(item.job(), item.work(), plan, item.typical(), item.promised(), false, item.whole());
         }
         Optional<String> lead = from.staff().stream()
                 .filter(p -> p.id().equals(item.job().holder()))
@@ -339,6 +362,6 @@ class Drafts {
                 .filter(id ->
                         from.staff().stream().anyMatch(p -> p.id().toString().equals(id)));
         DayJob plan = item.plan().begun(bay.get(), lead.map(Set::of).orElse(Set.of()), helper);
-        return new Draft.Item(item.job(), item.work(), plan, item.typical(), item.promised(), false);
+        return new Draft.Item(item.job(), item.work(), plan, item.typical(), item.promised(), false, item.whole());
     }
 }

@@ -36,6 +36,8 @@ record Planned(
      * @param least and most: it is ready between them on 95 of 100 such days
      * @param kept on how many of such days the promise is kept, as a part
      * @param why it is left over
+     * @param need minutes that it needs, where it is left over or goes on another day, and
+     * @param have those that there are for it
      * @param wasReady when it would be ready had nothing been put by hand last
      * @param wasLeft it would have been left over
      */
@@ -69,6 +71,11 @@ record Planned(
 
         boolean left() {
             return stints.isEmpty();
+        }
+
+        /** A part of it is done that day, and the rest on another. */
+        boolean goesOn() {
+            return !left() && need > have;
         }
     }
 

@@ -48,6 +48,8 @@ public record Fact(Kind kind, List<String> about, List<String> says) {
         SYSTEM(List.of("system."), List.of("system.did.", TEXT)),
         /** A setting as it was left. */
         LEFT(List.of("left."), List.of(TEXT)),
+        /** The serial or warranty number of a part by its kind, or its own name, and its place. */
+        NUMBER(List.of("part.", TEXT, "wheel."), List.of(TEXT)),
         /** What a former version wrote in words that nothing here can read. */
         OTHER(List.of(TEXT), List.of(TEXT));
 

@@ -11,6 +11,7 @@ import abbex.app.measure.JobSheets;
 import abbex.app.measure.Sheets;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
+import abbex.app.parts.PartNumbers;
 import abbex.app.people.Audit;
 import abbex.app.people.Person;
 import abbex.app.people.Withdrawals;
@@ -60,6 +61,7 @@ public class HandOver {
     private final Onward.Asked onward;
     private final Alignments alignments;
     private final AsLeft left;
+    private final PartNumbers numbers;
     private final Learning learning;
 
     HandOver(
@@ -81,11 +83,13 @@ public class HandOver {
             Onward.Asked onward,
             Alignments alignments,
             AsLeft left,
+            PartNumbers numbers,
             Learning learning) {
         this.learning = learning;
         this.onward = onward;
         this.alignments = alignments;
         this.left = left;
+        this.numbers = numbers;
         this.papers = papers;
         this.verdicts = verdicts;
         this.withdrawals = withdrawals;
@@ -146,6 +150,7 @@ public class HandOver {
         facts.add(torques.facts(job));
         facts.add(alignments.facts(job));
         facts.add(left.facts(job));
+        facts.add(numbers.facts(job));
         return facts;
     }
 

@@ -5,6 +5,7 @@ import abbex.app.arrive.Job;
 import abbex.app.page.Numerals;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
+import abbex.app.parts.PartNumbers;
 import abbex.app.set.TurnedText;
 import abbex.app.settle.Course;
 import abbex.app.settle.Returns;
@@ -47,13 +48,21 @@ public record Onward(
         private final Alignments alignments;
         private final AsLeft left;
         private final TurnedText turned;
+        private final PartNumbers numbers;
         private final Words words;
 
-        Asked(Returns returns, Alignments alignments, AsLeft left, TurnedText turned, Words words) {
+        Asked(
+                Returns returns,
+                Alignments alignments,
+                AsLeft left,
+                TurnedText turned,
+                PartNumbers numbers,
+                Words words) {
             this.returns = returns;
             this.alignments = alignments;
             this.left = left;
             this.turned = turned;
+            this.numbers = numbers;
             this.words = words;
         }
 
@@ -102,6 +111,9 @@ public record Onward(
             turned.lines(job, reader)
                     .forEach(line -> lines.add(
                             new AsLeft.Line(words.say("left.turned", reader, "place", line.corner()), line.text())));
+            numbers.of(job, reader)
+                    .forEach(one -> lines.add(new AsLeft.Line(
+                            words.say("left.number", reader, "part", one.part()), Numerals.html(one.number()))));
             return lines;
         }
     }

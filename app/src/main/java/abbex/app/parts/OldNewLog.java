@@ -3,7 +3,6 @@ package abbex.app.parts;
 import abbex.app.arrive.Job;
 import abbex.app.arrive.Jobs;
 import abbex.app.people.Person;
-import abbex.app.store.Reads;
 import abbex.app.store.Times;
 import abbex.core.parts.Bill;
 import abbex.core.parts.BillLine;
@@ -12,8 +11,6 @@ import abbex.core.parts.PartFigures;
 import abbex.core.torque.ScrewThread;
 import java.time.Clock;
 import java.util.Arrays;
-import java.util.EnumMap;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -26,24 +23,19 @@ import org.springframework.transaction.annotation.Transactional;
 /** What was measured of parts that come off and of those that go on. */
 @Component
 class OldNewLog {
-    private static final String FIGURES = """
-            select f.line, f.figure, f.raw, f.value from part_figure f
-             where f.shop_id = :shop and f.job_id = :job order by f.seq
-            """;
-
     private static final String TELL = """
             insert into part_figure (shop_id, job_id, line, figure, raw, value, person_id, made_at)
             values (:shop, :job, :line, :figure, :raw, :value, :person, :at)
             """;
 
     private final JdbcClient jdbc;
-    private final Reads reads;
+    private final PartRows rows;
     private final Jobs jobs;
     private final Clock clock;
 
-    OldNewLog(JdbcClient jdbc, Reads reads, Jobs jobs, Clock clock) {
+    OldNewLog(JdbcClient jdbc, PartRows rows, Jobs jobs, Clock clock) {
         this.jdbc = jdbc;
-        this.reads = reads;
+        this.rows = rows;
         this.jobs = jobs;
         this.clock = clock;
     }
@@ -82,40 +74,16 @@ class OldNewLog {
      */
     record Told(String raw, double value) {}
 
-    private record Row(String line, Figure figure, Told told) {}
-
     /** What is told of each line. */
     Map<String, Map<Figure, Told>> of(Job job) {
-        return reads.ofVehicle(
-                job.shop(), job.vehicle().id(), List.of(OldNewLog.class, job.shop(), job.id()), () -> read(job));
-    }
-
-    private Map<String, Map<Figure, Told>> read(Job job) {
-        Map<String, Map<Figure, Told>> all = new HashMap<>();
-        List<Row> rows = jdbc.sql(FIGURES)
-                .param("shop", job.shop().toString())
-                .param("job", job.id().toString())
-                .query((row, n) -> new Row(
-                        row.getString("line"),
-                        Figure.valueOf(row.getString("figure")),
-                        new Told(row.getString("raw"), row.getDouble("value"))))
-                .list();
-        for (Row row : rows) {
-            Map<Figure, Told> line = all.computeIfAbsent(row.line(), k -> new EnumMap<>(Figure.class));
-            if (row.told().raw().isEmpty()) {
-                line.remove(row.figure());
-            } else {
-                line.put(row.figure(), row.told());
-            }
-        }
-        return all;
+        return rows.of(job).figures();
     }
 
     /** Writes down what changed of a line. */
     @Transactional
     void tell(Person by, Job job, String line, Map<Figure, Told> told) {
         jobs.hold(job);
-        Map<Figure, Told> stands = read(job).getOrDefault(line, Map.of());
+        Map<Figure, Told> stands = rows.read(job).figures().getOrDefault(line, Map.of());
         for (Figure figure : Figure.values()) {
             Told is = told.getOrDefault(figure, new Told("", 0));
             if (!is.raw().equals(stands.getOrDefault(figure, new Told("", 0)).raw())) {

@@ -5,7 +5,6 @@ import abbex.app.arrive.Jobs;
 import abbex.app.kit.KitPlans;
 import abbex.app.people.Person;
 import abbex.app.store.Ids;
-import abbex.app.store.Reads;
 import abbex.app.store.Times;
 import abbex.app.workcard.Cards;
 import abbex.core.parts.Bill;
@@ -13,8 +12,6 @@ import abbex.core.parts.BillLine;
 import abbex.core.parts.MakersList;
 import abbex.core.parts.PartEvent;
 import java.nio.charset.StandardCharsets;
-import java.sql.ResultSet;
-import java.sql.SQLException;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.HashMap;
@@ -30,27 +27,21 @@ import org.springframework.transaction.annotation.Transactional;
 /** Bills of parts of stays, one shop at a time: the public service of the package. */
 @Service
 public class PartLog {
-    private static final String ENTRIES = """
-            select e.line, e.what, e.due, e.text, e.pieces, e.price, e.freight, e.made_at, p.initials
-              from part_entry e join person p on p.id = e.person_id
-             where e.shop_id = :shop and e.job_id = :job order by e.seq
-            """;
-
     private static final String ADD = """
             insert into part_entry (shop_id, job_id, client, line, what, due, text, pieces, price, freight, person_id, made_at)
             values (:shop, :job, :client, :line, :what, :due, :text, :pieces, :price, :freight, :person, :at)
             """;
 
     private final JdbcClient jdbc;
-    private final Reads reads;
+    private final PartRows rows;
     private final Jobs jobs;
     private final Cards cards;
     private final KitPlans plans;
     private final Clock clock;
 
-    PartLog(JdbcClient jdbc, Reads reads, Jobs jobs, Cards cards, KitPlans plans, Clock clock) {
+    PartLog(JdbcClient jdbc, PartRows rows, Jobs jobs, Cards cards, KitPlans plans, Clock clock) {
         this.jdbc = jdbc;
-        this.reads = reads;
+        this.rows = rows;
         this.jobs = jobs;
         this.cards = cards;
         this.plans = plans;
@@ -82,38 +73,7 @@ public class PartLog {
     }
 
     List<Entry> entries(Job job) {
-        return reads.ofVehicle(
-                job.shop(), job.vehicle().id(), List.of(PartLog.class, job.shop(), job.id()), () -> read(job));
-    }
-
-    private List<Entry> read(Job job) {
-        return jdbc.sql(ENTRIES)
-                .param("shop", job.shop().toString())
-                .param("job", job.id().toString())
-                .query((row, n) -> {
-                    What what = What.valueOf(row.getString("what"));
-                    String line = row.getString("line");
-                    Optional<LocalDate> due = Optional.ofNullable(row.getObject("due", LocalDate.class));
-                    String text = row.getString("text");
-                    PartEvent event = switch (what) {
-                        case ASKED -> new PartEvent.Asked(line, due);
-                        case HERE -> new PartEvent.Arrived(line);
-                        case NOT_NEEDED -> new PartEvent.NotNeeded(line);
-                        case REOPENED -> new PartEvent.Reopened(line);
-                        case NOTED -> new PartEvent.Noted(line, facts(row, text));
-                        case LISTED, ADDED ->
-                            new PartEvent.Added(line, text, row.getInt("pieces"), what == What.LISTED);
-                    };
-                    return new Entry(event, what, text, row.getString("initials"));
-                })
-                .list();
-    }
-
-    private static BillLine.Facts facts(ResultSet row, String number) throws SQLException {
-        return new BillLine.Facts(
-                number,
-                Optional.ofNullable(row.getBigDecimal("price")),
-                Optional.ofNullable(row.getBigDecimal("freight")));
+        return rows.of(job).entries();
     }
 
     /** What a stay's bill follows from. */
@@ -146,7 +106,7 @@ public class PartLog {
     void say(Person by, Job job, What what, List<String> lines, Optional<LocalDate> due, String text) {
         jobs.hold(job);
         Map<String, Entry> last = new HashMap<>();
-        read(job).stream()
+        rows.read(job).entries().stream()
                 .filter(entry -> entry.what() != What.NOTED)
                 .forEach(entry -> last.put(entry.event().line(), entry));
         for (String line : lines) {

@@ -4,6 +4,7 @@ import abbex.app.arrive.Job;
 import abbex.app.arrive.Jobs;
 import abbex.app.people.Person;
 import abbex.app.store.Ids;
+import abbex.app.store.Reads;
 import abbex.app.store.Times;
 import abbex.app.workcard.CardChanged;
 import abbex.core.parts.BillLine;
@@ -44,13 +45,15 @@ class ShelfLog {
             """;
 
     private final JdbcClient jdbc;
+    private final Reads reads;
     private final PartLog log;
     private final Jobs jobs;
     private final Clock clock;
 
-    ShelfLog(JdbcClient jdbc, PartLog log, Jobs jobs, Clock clock) {
+    ShelfLog(JdbcClient jdbc, Reads reads, PartLog log, Jobs jobs, Clock clock) {
         this.jobs = jobs;
         this.jdbc = jdbc;
+        this.reads = reads;
         this.log = log;
         this.clock = clock;
     }
@@ -64,6 +67,11 @@ class ShelfLog {
 
     /** All that is counted, by name. */
     List<Item> items(UUID shop) {
+        return reads.ofShop(shop, List.of(ShelfLog.class, shop), () -> read(shop));
+    }
+
+    /** Read afresh, for what is moved is counted from it. */
+    private List<Item> read(UUID shop) {
         Map<UUID, Item> items = new LinkedHashMap<>();
         jdbc.sql(ITEMS).param("shop", shop.toString()).query(row -> {
             UUID id = Ids.id(row, "id");
@@ -98,7 +106,7 @@ class ShelfLog {
     void count(Person by, String name, String thread, int pieces) {
         hold(by.shop());
         String key = Shelf.key(name, thread);
-        Optional<UUID> known = items(by.shop()).stream()
+        Optional<UUID> known = read(by.shop()).stream()
                 .filter(item -> item.key().equals(key))
                 .map(Item::id)
                 .findFirst();
@@ -168,11 +176,11 @@ class ShelfLog {
     /** Moves what the stay's bill has taken since; as often as it is asked, each piece is moved once. */
     @Transactional
     void moved(Person by, Job job) {
-        if (items(job.shop()).isEmpty()) {
+        if (read(job.shop()).isEmpty()) {
             return;
         }
         hold(job.shop());
-        List<Item> items = items(job.shop());
+        List<Item> items = read(job.shop());
         for (BillLine line : log.bill(job).lines()) {
             of(items, line).ifPresent(item -> {
                 int owed = Shelf.owed(line, of(job.id(), line.key()), item.moves());

@@ -15,10 +15,15 @@ final class Hashing implements PasswordEncoder {
     private static final int WAITING = 16;
     private static final long PATIENCE_SECONDS = 4;
 
-    private final PasswordEncoder slow = new BCryptPasswordEncoder();
+    private final PasswordEncoder slow;
     private final Semaphore work =
             new Semaphore(Math.max(1, Runtime.getRuntime().availableProcessors() - 1), true);
     private final Semaphore room = new Semaphore(WAITING);
+
+    /** @param rounds of the hash, as a power of two; each more doubles what it costs to guess and to check */
+    Hashing(int rounds) {
+        slow = new BCryptPasswordEncoder(rounds);
+    }
 
     private void enter() {
         if (!room.tryAcquire()) {

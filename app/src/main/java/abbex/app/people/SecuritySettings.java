@@ -4,6 +4,7 @@ import abbex.app.store.StaticFiles;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.security.access.AccessDeniedException;
@@ -39,8 +40,8 @@ class SecuritySettings {
             "default-src 'self'; img-src 'self' data:; object-src 'none'; base-uri 'self'; form-action 'self'; frame-ancestors 'none'";
 
     @Bean
-    PasswordEncoder passwordEncoder() {
-        return new Hashing();
+    PasswordEncoder passwordEncoder(@Value("${abbex.hash.rounds}") int rounds) {
+        return new Hashing(rounds);
     }
 
     /** Two first requests of a fresh session write the same attribute at once; the second one's write is no error. */

@@ -50,7 +50,7 @@ class NoNetworkTest {
                         select r.corner, r.method, r.raw, p.initials, r.taken_at from reading r
                           join person p on p.id = r.person_id join sheet s on s.id = r.sheet_id
                           join job j on j.id = s.job_id join vehicle v on v.id = j.vehicle_id
-                         where v.plate = :plate order by r.taken_at, r.id
+                         where v.plate = :plate order by r.nr
                         """)
                 .param("plate", plate)
                 .query((row, n) -> new Row(

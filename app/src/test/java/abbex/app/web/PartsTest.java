@@ -248,6 +248,12 @@ class PartsTest {
             assertThat(line(page, "2 × dust boot")).containsText("2219-40");
             assertThat(line(page, "2 × dust boot")).containsText("23.00");
             assertThat(page.locator(".parts-sum")).containsText("23.00");
+            Jobs.walk(orla, job, "HF", "14 1/2", "14 1/2", "14 3/8", "14 3/8");
+            orla.post("/jobs/" + job + "/set-down");
+            Jobs.walk(orla, job, "HF", "13 1/2", "13 1/2", "13 3/8", "13 3/8");
+            // The number is on the sheet, for once the boot is on it is hidden.
+            screen.open("/jobs/" + job + "/sheet");
+            assertThat(page.locator(".paper")).containsText("2219-40");
             assertEquals(List.of(), screen.complaints());
         }
     }

@@ -2,6 +2,7 @@ package abbex.app.web;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import abbex.app.people.People;
@@ -139,6 +140,21 @@ class PlannedDayTest {
                 .param("job", job)
                 .query(String.class)
                 .single();
+    }
+
+    /** More than any day has: its share of the day, and how much goes on another; what is promised for that day is not cut short. */
+    @Test
+    void what_is_longer_than_any_day_goes_on_another() {
+        hours("09:00", "12:40");
+        String job = vehicle("A");
+        String page = planned();
+        String goesOn = Said.by("day.goes-on", "today", "x", "rest", "y").replaceAll(".*x(.*), y.*", "$1");
+        assertTrue(page.contains(goesOn), page);
+        assertTrue(kept(job).matches(".+ {2}09:00 12:[0-4]\\d"), kept(job));
+        by.post("/day/agreed", "on", day, "job", job, "edition", "0", "ready" + job, day + "T12:40");
+        page = planned();
+        assertFalse(page.contains(goesOn), page);
+        assertTrue(page.contains(Said.by("day.left.promised")), page);
     }
 
     @Test

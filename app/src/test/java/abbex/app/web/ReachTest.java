@@ -107,7 +107,7 @@ class ReachTest {
                         "--abbex.https.port=" + port,
                         "--abbex.https.certificate=" + file("one.pem"),
                         "--abbex.https.key=" + file("one.key"));
-                Screen tablet = Screen.of(800, 1280, false)) {
+                Screen tablet = Screen.tabletThatKeeps()) {
             String address = "https://" + ADDRESS + ":" + port;
             tablet.page.navigate(address + "/sign-in");
             tablet.page.getByLabel(Said.by("sign-in.name")).fill("milo");

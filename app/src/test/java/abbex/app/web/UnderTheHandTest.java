@@ -163,7 +163,7 @@ class UnderTheHandTest extends AtACorner {
 
     @Test
     void a_second_finger_moves_nothing_and_without_a_network_the_last_pose_stays() {
-        receive(Screen.tablet());
+        receive(Screen.tabletThatKeeps());
         Page on = page;
         live();
         page.locator("#cut").scrollIntoViewIfNeeded();

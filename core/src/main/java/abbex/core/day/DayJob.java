@@ -1,5 +1,6 @@
 package abbex.core.day;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -117,6 +118,20 @@ public record DayJob(
                 OptionalInt.empty(),
                 Optional.of(bay),
                 Optional.of(new Begun(helper)));
+    }
+
+    /** What of it is done within so many minutes, whole stints from the first on; the rest is for another day. */
+    public DayJob within(int most) {
+        List<Stint> first = new ArrayList<>();
+        int sum = 0;
+        for (Stint stint : stints) {
+            sum += stint.minutes();
+            if (sum > most && !first.isEmpty()) {
+                break;
+            }
+            first.add(stint);
+        }
+        return new DayJob(key, first, spread, lift, from, promised, weight, bays, leads, at, stands, begun);
     }
 
     /** Minutes of the vehicle. */

@@ -226,6 +226,55 @@ class DayTest {
         }
     }
 
+    /**
+     * As many lifts as people, one person a vehicle, nothing promised: the sum of the times at which all are ready is least with the
+     * shortest first (Conway, Maxwell and Miller, Theory of Scheduling, 1967; from memory).
+     */
+    @Test
+    void alike_hands_take_the_shortest_first() {
+        Random random = new Random(67);
+        for (int i = 0; i < 8; i++) {
+            int hands = 1 + random.nextInt(3);
+            int[] minutes = random.ints(2 + random.nextInt(5), 4, 30)
+                    .map(slots -> slots * Day.GRID)
+                    .toArray();
+            Day day = new Day(
+                    1200,
+                    0,
+                    IntStream.range(0, hands)
+                            .mapToObj(b -> new Day.Bay("Lift " + b, true, List.of()))
+                            .toList(),
+                    IntStream.range(0, hands)
+                            .mapToObj(p -> new Day.Worker("p" + p, List.of()))
+                            .toList(),
+                    IntStream.range(0, minutes.length)
+                            .mapToObj(j -> DayJob.of("V" + j, List.of(new Stint(minutes[j], 1)), true))
+                            .toList());
+            assertEquals(shortestFirst(minutes, hands), plan(day).cost(), day::toString);
+        }
+    }
+
+    private static long shortestFirst(int[] minutes, int hands) {
+        long[] free = new long[hands];
+        long sum = 0;
+        for (int each : IntStream.of(minutes).sorted().toArray()) {
+            int next = IntStream.range(0, hands)
+                    .reduce((a, b) -> free[b] < free[a] ? b : a)
+                    .orElseThrow();
+            free[next] += each;
+            sum += free[next];
+        }
+        return sum;
+    }
+
+    @Test
+    void a_share_of_a_long_job_is_whole_stints_from_the_first_on() {
+        DayJob job = DayJob.of("A", TWICE, true);
+        assertEquals(TWICE.subList(0, 2), job.within(60).stints());
+        assertEquals(TWICE, job.within(75).stints());
+        assertEquals(TWICE.subList(0, 1), job.within(10).stints(), "a stint is not cut");
+    }
+
     @Test
     void a_promise_that_hangs_by_a_thread_is_told() {
         DayJob job = DayJob.of("A", ALONE, true).spread(0.25);
