@@ -254,7 +254,7 @@ class Drafts {
     private static Draft.Item share(Draft.Item item, From from) {
         DayJob plan = item.plan();
         int now = from.today() ? Day.up(from.hours().minute(from.now())) : 0;
-        int rest = from.hours().length() - Math.max(now, plan.from());
+        int rest = from.hours().length() - plan.at().orElse(Math.max(now, plan.from()));
         if (plan.minutes() <= from.hours().length()
                 || rest < WORTH_BEGINNING
                 || item.promised().isPresent()) {

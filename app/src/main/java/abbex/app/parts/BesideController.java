@@ -103,6 +103,8 @@ class BesideController {
                 return new ModelAndView("redirect:/jobs/" + id + "/plan");
             }
             form.problem("newLength", "problem.parts.plan");
+            // What somebody else changed has been told: the next press counts from there.
+            form.meanwhile((int) kits.of(job).chosen().edition(), Map.of());
             return page(me, job, line, form);
         }
         return new ModelAndView("redirect:"

@@ -222,6 +222,7 @@ class PartsController {
                 return new ModelAndView("redirect:/jobs/" + id + "/plan");
             }
             form.problem(BenchCheck.field("wire", end), "problem.parts.plan");
+            form.meanwhile(bench.edition(job), Map.of());
         }
         ModelAndView page = page(me, job, form);
         found.ifPresent(

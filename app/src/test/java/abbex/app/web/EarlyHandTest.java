@@ -25,11 +25,7 @@ class EarlyHandTest {
     void receive() {
         screen = Screen.desk().signIn("orla");
         page = screen.page;
-        screen.open("/arrive");
-        page.locator("#plate").fill("EA " + System.nanoTime() % 1_000_000);
-        page.locator("label[for='outline-CAR-HATCH']").click();
-        page.locator("#name").fill("test hatch");
-        page.keyboard().press("Enter");
+        screen.receive("EA " + System.nanoTime() % 1_000_000);
         assertThat(page.locator("#in-LF")).isFocused();
     }
 

@@ -233,12 +233,8 @@ class FaultsTest {
     void readings_typed_while_it_is_away_are_stored_once_each() throws Exception {
         try (Screen screen = Screen.desk().signIn("milo")) {
             Page page = screen.page;
-            screen.open("/arrive");
             String plate = "FA " + System.nanoTime() % 1_000_000;
-            page.locator("#plate").fill(plate);
-            page.locator("label[for='outline-CAR-HATCH']").click();
-            page.locator("#name").fill("test hatch");
-            page.keyboard().press("Enter");
+            screen.receive(plate);
             page.locator("#in-LF").fill("14");
             page.keyboard().press("Enter");
             assertThat(page.locator("#arch-LF.taken")).isVisible();
@@ -271,11 +267,7 @@ class FaultsTest {
     void the_answer_to_a_form_that_was_drawn_again_counts(boolean answered) {
         try (Screen screen = Screen.deskThatKeeps().signIn("milo")) {
             Page page = screen.page;
-            screen.open("/arrive");
-            page.locator("#plate").fill("FA " + System.nanoTime() % 1_000_000);
-            page.locator("label[for='outline-CAR-HATCH']").click();
-            page.locator("#name").fill("test hatch");
-            page.keyboard().press("Enter");
+            screen.receive("FA " + System.nanoTime() % 1_000_000);
             assertThat(page.locator("html")).hasAttribute("data-kept", "true");
             AtomicReference<Route> held = new AtomicReference<>();
             page.route("**/readings", held::set);

@@ -122,11 +122,7 @@ class FocusTest {
     @Test
     void a_reading_goes_on_to_the_next_one_and_back_to_what_was_refused() {
         as("orla");
-        screen.open("/arrive");
-        page.locator("#plate").fill("FC " + System.nanoTime() % 1_000_000);
-        page.locator("label[for='outline-CAR-HATCH']").click();
-        page.locator("#name").fill("test hatch");
-        page.keyboard().press("Enter");
+        screen.receive("FC " + System.nanoTime() % 1_000_000);
         assertThat(page.locator("#in-LF")).isFocused();
         page.keyboard().type("14 1/4");
         page.keyboard().press("Enter");

@@ -19,11 +19,7 @@ class ManyHandsTest {
     void two_browsers_on_one_sheet() {
         try (Screen orla = Screen.desk().signIn("orla");
                 Screen milo = Screen.of(800, 1280, false).signIn("milo")) {
-            orla.open("/arrive");
-            orla.page.locator("#plate").fill("MH " + System.nanoTime() % 1_000_000);
-            orla.page.locator("label[for='outline-CAR-HATCH']").click();
-            orla.page.locator("#name").fill("test hatch");
-            orla.page.keyboard().press("Enter");
+            orla.receive("MH " + System.nanoTime() % 1_000_000);
             assertThat(orla.page.locator("#in-LF")).isFocused();
             assertTrue(orla.page.locator("#says").boundingBox().y < 300, "at a desk the margin stands beside the walk");
             milo.page.navigate(orla.page.url());
@@ -54,11 +50,7 @@ class ManyHandsTest {
             tablet.page.getByLabel(Said.by("sign-in.password")).fill(Shop.password());
             tablet.page.keyboard().press("Enter");
             tablet.page.waitForURL(Shop.address() + "/");
-            tablet.open("/arrive");
-            tablet.page.locator("#plate").fill(plate);
-            tablet.page.locator("label[for='outline-CAR-HATCH']").click();
-            tablet.page.locator("#name").fill("test hatch");
-            tablet.page.keyboard().press("Enter");
+            tablet.receive(plate);
             tablet.page.locator("#in-LF").fill("14 3/8");
             tablet.page.keyboard().press("Enter");
             assertThat(tablet.page.locator("#arch-LF .hero")).hasText("14\u202f3⁄8");

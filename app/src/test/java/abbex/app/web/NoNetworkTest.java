@@ -31,12 +31,8 @@ class NoNetworkTest {
     private static final String[] METHODS = {"HF", "GF", "RIM", "FG", "TG"};
 
     private static String receive(Screen screen) {
-        screen.open("/arrive");
         String plate = "NN " + System.nanoTime() % 1_000_000;
-        screen.page.locator("#plate").fill(plate);
-        screen.page.locator("label[for='outline-CAR-HATCH']").click();
-        screen.page.locator("#name").fill("test hatch");
-        screen.page.keyboard().press("Enter");
+        screen.receive(plate);
         assertThat(screen.page.locator("html")).hasAttribute("data-kept", "true");
         return plate;
     }

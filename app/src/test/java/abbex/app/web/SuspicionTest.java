@@ -31,11 +31,7 @@ class SuspicionTest {
     void planted_named_and_taken_again() {
         try (Screen screen = Screen.desk().signIn("jorun")) {
             Page page = screen.page;
-            screen.open("/arrive");
-            page.locator("#plate").fill("SU " + System.nanoTime() % 1_000_000);
-            page.locator("label[for='outline-CAR-HATCH']").click();
-            page.locator("#name").fill("test hatch");
-            page.keyboard().press("Enter");
+            screen.receive("SU " + System.nanoTime() % 1_000_000);
             walk(page, "GF", "26 1/2", "26 1/2", "27", "27");
             walk(page, "HF", "14 1/4", "14 1/4", "14 5/8", "14 5/8");
             walk(page, "RIM", "23 1/2", "23 1/2", "23 7/8", "23 7/8");
@@ -77,11 +73,7 @@ class SuspicionTest {
         String sheet;
         try (Screen screen = Screen.desk().signIn("jorun")) {
             Page page = screen.page;
-            screen.open("/arrive");
-            page.locator("#plate").fill("SE " + System.nanoTime() % 1_000_000);
-            page.locator("label[for='outline-CAR-HATCH']").click();
-            page.locator("#name").fill("test hatch");
-            page.keyboard().press("Enter");
+            screen.receive("SE " + System.nanoTime() % 1_000_000);
             walk(page, "GF", "26 1/2", "26 1/2", "27", "27");
             walk(page, "RIM", "23 1/2", "23 1/2", "23 7/8", "23 7/8");
             walk(page, "HF", "14 1/4", "14 3/4", "14 5/8", "14 5/8");

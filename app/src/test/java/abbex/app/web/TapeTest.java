@@ -35,11 +35,7 @@ class TapeTest {
     private void receive(Screen on, String who) {
         screen = on.signIn(who);
         page = screen.page;
-        screen.open("/arrive");
-        page.locator("#plate").fill("TP " + System.nanoTime() % 1_000_000);
-        page.locator("label[for='outline-CAR-HATCH']").click();
-        page.locator("#name").fill("test hatch");
-        page.keyboard().press("Enter");
+        screen.receive("TP " + System.nanoTime() % 1_000_000);
         assertThat(page.locator("#tape-toggle")).isVisible();
     }
 

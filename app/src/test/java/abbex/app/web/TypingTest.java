@@ -31,11 +31,7 @@ class TypingTest {
     void receive() {
         screen = Screen.desk().signIn("orla");
         page = screen.page;
-        screen.open("/arrive");
-        page.locator("#plate").fill("TY 2-" + plates++);
-        page.locator("label[for='outline-CAR-HATCH']").click();
-        page.locator("#name").fill("test hatch");
-        page.keyboard().press("Enter");
+        screen.receive("TY 2-" + plates++);
         assertThat(page.locator("#in-LF")).isFocused();
     }
 
@@ -90,11 +86,7 @@ class TypingTest {
     @Test
     void a_bare_number_in_a_sheet_of_millimetres_is_taken_and_asked_about() {
         try (Screen other = Screen.desk().signIn("pell")) {
-            other.open("/arrive");
-            other.page.locator("#plate").fill("TY 3-" + plates++);
-            other.page.locator("label[for='outline-CAR-HATCH']").click();
-            other.page.locator("#name").fill("test hatch");
-            other.page.keyboard().press("Enter");
+            other.receive("TY 3-" + plates++);
             other.page.locator("#chip-GF").click();
             other.page.locator("#in-LF").fill("26");
             other.page.keyboard().press("Enter");

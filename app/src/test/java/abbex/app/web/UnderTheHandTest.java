@@ -161,6 +161,18 @@ class UnderTheHandTest extends AtACorner {
         cdp.send("Input.dispatchTouchEvent", event);
     }
 
+    /** The pose as drawn, once the answers to what was dragged are in. */
+    private String stands() {
+        String is = page.locator(".cutsvg .planned").getAttribute("transform");
+        String was;
+        do {
+            was = is;
+            page.waitForTimeout(700);
+            is = page.locator(".cutsvg .planned").getAttribute("transform");
+        } while (!is.equals(was));
+        return is;
+    }
+
     @Test
     void a_second_finger_moves_nothing_and_without_a_network_the_last_pose_stays() {
         receive(Screen.tabletThatKeeps());
@@ -181,8 +193,8 @@ class UnderTheHandTest extends AtACorner {
         assertThat(page.locator("#hand-bump")).hasValue(one);
         cdp.detach();
 
+        String before = stands();
         screen.alone(true);
-        String before = page.locator(".cutsvg .planned").getAttribute("transform");
         page.locator("#hand-bump").focus();
         page.keyboard().press("Home");
         assertThat(page.locator("#hand-bump + output")).containsText("down");

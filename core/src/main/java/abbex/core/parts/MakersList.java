@@ -8,7 +8,10 @@ import java.util.regex.Pattern;
 
 /** The list of pieces that a kit came with when it was new, as it is copied from its sheet: a piece a line, its number before or after. */
 public final class MakersList {
-    private static final Pattern BEFORE = Pattern.compile("(\\d{1,2})\\s*(?:[x×*]\\s*|pcs?[.]?\\s+|\\s)(\\D.*)");
+    /** A number that a unit follows belongs to the name. */
+    private static final Pattern BEFORE = Pattern.compile(
+            "(\\d{1,2})\\s*(?:[x×*]\\s*|pcs?[.]?\\s+|\\s(?!(?:mm|cm|in|inch|deg|kg|lb|psi)\\b))(\\D.*)");
+
     private static final Pattern AFTER =
             Pattern.compile("(.*\\D)\\s*[,;]?\\s+[x×*]\\s*(\\d{1,2})|(.*\\D)[,;]\\s*(\\d{1,2})\\s*pcs?[.]?");
 
@@ -21,7 +24,7 @@ public final class MakersList {
     public static List<Piece> read(String text) {
         Map<String, Integer> pieces = new LinkedHashMap<>();
         text.lines()
-                .map(line -> line.strip().replaceFirst("^[-–•*](\\s+|$)", ""))
+                .map(line -> line.strip().replaceAll("\\s+", " ").replaceFirst("^[-–•*](\\s+|$)", ""))
                 .filter(line -> !line.isEmpty())
                 .map(MakersList::piece)
                 .forEach(piece -> pieces.merge(piece.name(), piece.count(), Integer::sum));

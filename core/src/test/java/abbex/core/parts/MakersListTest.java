@@ -30,6 +30,17 @@ class MakersListTest {
     }
 
     @Test
+    void a_number_with_its_unit_is_no_count() {
+        assertEquals(
+                List.of(
+                        new MakersList.Piece("10 mm spacer", 1),
+                        new MakersList.Piece("bolt M12 x 60", 1),
+                        new MakersList.Piece("mount", 2),
+                        new MakersList.Piece("A-arm", 2)),
+                MakersList.read("10 mm spacer\nbolt  M12  x 60\n2 mount\n2 A-arm"));
+    }
+
+    @Test
     void nothing_is_no_list_and_a_number_alone_is_a_name() {
         assertEquals(List.of(), MakersList.read(" \n\n"));
         assertEquals(List.of(new MakersList.Piece("0 x ring", 1)), MakersList.read("0 x ring"));
