@@ -178,6 +178,8 @@ class PartsTest {
             Page page = screen.page;
             screen.open("/jobs/" + job + "/parts");
             line(page, "damper, front").first().locator(".to-beside").tap();
+            assertThat(page.locator("#oldLength")).isVisible();
+            page.waitForLoadState();
             page.locator("#oldLength").fill("612 mm");
             page.locator("#newLength").fill("560 mm");
             page.locator("#oldBore").fill("12.1 mm");
@@ -234,8 +236,11 @@ class PartsTest {
             assertThat(line(page, "top mount")).hasCount(1);
             line(page, "top mount").locator("button[value=HERE]").click();
             assertThat(line(page, "top mount")).containsText(Said.by("parts.is.HERE"));
+            // The page that came of it is whole before the next hand is laid on it.
+            page.waitForLoadState();
             Locator stop = line(page, "2 × dust boot");
             stop.locator("summary").last().click();
+            assertThat(stop.locator("button[value=NOTED]")).isVisible();
             stop.locator("input[name^=price]").fill("9,50 each");
             stop.locator("button[value=NOTED]").click();
             stop = line(page, "2 × dust boot");
