@@ -1,5 +1,5 @@
 // What instruments in this person's hand measured: shown over the page, taken into the field in hand, or refused.
-import { body, token } from './page.mjs';
+import { body, person, token } from './page.mjs';
 
 // Which fields take what; the names are those of the forms.
 const FIELDS = {
@@ -32,7 +32,8 @@ function enter(field, text) {
 }
 
 // What was said of a reading and did not get to the application yet: told when there is a way, and not shown again meanwhile.
-const SAID = 'instruments:said';
+// By person: on a tablet that changed hands it waits for who took it.
+const SAID = 'instruments:said:' + person;
 const said = () => JSON.parse(localStorage.getItem(SAID) ?? '[]');
 const keep = (all) => (all.length ? localStorage.setItem(SAID, JSON.stringify(all)) : localStorage.removeItem(SAID));
 

@@ -142,7 +142,7 @@ class ArriveController {
     private ModelAndView edit(Person me, Job job, Form form) {
         ModelAndView page = page(form, job.id(), true);
         page.addObject("head", heads.head(me.shop(), job.id(), "arrive", Reader.of(me)));
-        page.addObject("nobody", customers.blanked(me.shop(), job.id()));
+        page.addObject("blanked", customers.blanked(me.shop(), job.id()));
         return page;
     }
 
@@ -150,7 +150,7 @@ class ArriveController {
         ModelAndView page = form.on(new ModelAndView("arrive"));
         page.addObject("jobId", job);
         page.addObject("existing", known);
-        page.addObject("nobody", false);
+        page.addObject("blanked", false);
         page.addObject("outlines", Looks.offered(form.text("outline")));
         page.addObject("architectures", Architecture.values());
         page.addObject("measures", VehicleFacts.Measure.values());

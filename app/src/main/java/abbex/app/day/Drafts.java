@@ -36,9 +36,6 @@ class Drafts {
     /** A promise for the next day counts so many times what can wait (ours). */
     private static final int TOMORROW = 2;
 
-    /** A vehicle that goes on another day is not begun for less, minutes (ours). */
-    private static final int WORTH_BEGINNING = 120;
-
     private final Jobs jobs;
     private final Sheets sheets;
     private final CardWork cards;
@@ -245,29 +242,18 @@ class Drafts {
                 DayJob.of(job.id().toString(), typical ? Stints.TYPICAL : left.stints(), left.lift() && from.lifts())
                         .spread(typical ? Stints.TYPICAL_SPREAD : left.spread()),
                 from);
-        Draft.Item item = share(placed(job, Draft.Work.FIT, plan, typical, said, from), from);
+        Draft.Item item = share(placed(job, Draft.Work.FIT, plan, typical, said, from), left.begun(), from);
         boolean goesOn = left.begun() && plan.from() < from.hours().length();
         return Optional.of(goesOn ? begun(item, left, from, taken) : item);
     }
 
-    /** What takes longer than any day has its share of this one, and goes on another; what is promised for it is not cut short. */
-    private static Draft.Item share(Draft.Item item, From from) {
-        DayJob plan = item.plan();
+    private static Draft.Item share(Draft.Item item, boolean begun, From from) {
         int now = from.today() ? Day.up(from.hours().minute(from.now())) : 0;
-        int rest = from.hours().length() - plan.at().orElse(Math.max(now, plan.from()));
-        if (plan.minutes() <= from.hours().length()
-                || rest < WORTH_BEGINNING
-                || item.promised().isPresent()) {
-            return item;
-        }
-        return new Draft.Item(
-                item.job(),
-                item.work(),
-                plan.within(rest),
-                item.typical(),
-                item.promised(),
-                item.put(),
-                plan.minutes());
+        DayJob plan = item.plan().share(from.hours().length(), now, begun);
+        int whole = item.plan().minutes();
+        return plan.minutes() == whole
+                ? item
+                : new Draft.Item(item.job(), item.work(), plan, item.typical(), item.promised(), item.put(), whole);
     }
 
     private Draft.Item back(Job job, Agreed.Said said, From from) {

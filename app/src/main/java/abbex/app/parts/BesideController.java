@@ -71,17 +71,16 @@ class BesideController {
     }
 
     /** A fastener that is renewed has its thread from the card, and what goes back is the old part. */
-    private BillLine line(Job job, String key) {
+    private Optional<BillLine> line(Job job, String key) {
         return log.bill(job)
                 .find(key)
-                .filter(line -> line.why() != BillLine.Why.ONCE && line.why() != BillLine.Why.REUSED)
-                .orElseThrow(NotHere::new);
+                .filter(line -> line.why() != BillLine.Why.ONCE && line.why() != BillLine.Why.REUSED);
     }
 
     @GetMapping("/jobs/{id}/parts/beside")
     ModelAndView beside(@Me Person me, @PathVariable UUID id, @RequestParam(defaultValue = "") String line) {
         Job job = job(me, id);
-        return page(me, job, line(job, line), Form.blank(me, words));
+        return page(me, job, line(job, line).orElseThrow(NotHere::new), Form.blank(me, words));
     }
 
     /** What was measured of the two, and taken into the plan when that is asked for. */
@@ -89,7 +88,7 @@ class BesideController {
     ModelAndView measured(@Me Person me, @PathVariable UUID id, @RequestParam Map<String, String> parameters) {
         Job job = job(me, id);
         Form form = new Form(me, words, parameters);
-        BillLine line = log.bill(job).find(form.text("line")).orElseGet(() -> gone(form));
+        BillLine line = line(job, form.text("line")).orElseGet(() -> gone(form));
         Map<OldNewLog.Figure, OldNewLog.Told> told = new EnumMap<>(OldNewLog.Figure.class);
         for (OldNewLog.Figure figure : OldNewLog.Figure.values()) {
             read(form, figure).ifPresent(one -> told.put(figure, one));

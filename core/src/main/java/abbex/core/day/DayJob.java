@@ -134,6 +134,22 @@ public record DayJob(
         return new DayJob(key, first, spread, lift, from, promised, weight, bays, leads, at, stands, begun);
     }
 
+    /** A vehicle that goes on another day is not begun for less, minutes (ours). */
+    private static final int WORTH_BEGINNING = 120;
+
+    /**
+     * What takes longer than any day has its share of this one and goes on another; what is promised for the day is not cut short.
+     *
+     * @param length of the day, minutes
+     * @param now minute of it
+     * @param under it is under way, so that whatever is left of the day is worth it
+     */
+    public DayJob share(int length, int now, boolean under) {
+        int rest = length - at.orElse(Math.max(now, from));
+        boolean whole = minutes() <= length || promised.isPresent();
+        return whole || rest < (under ? Day.GRID : WORTH_BEGINNING) ? this : within(rest);
+    }
+
     /** Minutes of the vehicle. */
     public int minutes() {
         return stints.stream().mapToInt(Stint::minutes).sum();

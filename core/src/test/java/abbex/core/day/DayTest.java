@@ -4,6 +4,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -273,6 +274,13 @@ class DayTest {
         assertEquals(TWICE.subList(0, 2), job.within(60).stints());
         assertEquals(TWICE, job.within(75).stints());
         assertEquals(TWICE.subList(0, 1), job.within(10).stints(), "a stint is not cut");
+        DayJob week = DayJob.of("B", Collections.nCopies(30, new Stint(30, 1)), true);
+        assertEquals(540, week.share(540, 0, false).minutes());
+        assertEquals(120, week.share(540, 420, false).minutes());
+        assertEquals(900, week.share(540, 425, false).minutes(), "too late to begin it");
+        assertEquals(30, week.share(540, 510, true).minutes(), "under way it goes on to the end of the day");
+        assertEquals(900, week.promised(500).share(540, 0, false).minutes(), "a promise is not cut short");
+        assertEquals(job, job.share(540, 500, false), "what a day holds is not shared");
     }
 
     @Test
