@@ -98,10 +98,10 @@ TEXT
 # On a port; false when it ended while starting.
 database_launch() {
   local pid i
-  # Its own session, so that Ctrl-C ends the application before its database.
+  # Its own session, so that Ctrl-C ends the application before its database. The tests add that it need outlive no power cut.
   setsid "${as_owner[@]}" mariadbd --no-defaults --user="$(runs_as)" --datadir="$data/$(store)" --tmpdir="$data/tmp" --bind-address=127.0.0.1 --port="$1" \
     --socket="$2/s" --pid-file="$data/tmp/db.server-pid" --init-file="$data/db-init.sql" \
-    --skip-name-resolve --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_520_ci \
+    --skip-name-resolve --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_520_ci ${ABBEX_DATABASE_MORE:-} \
     </dev/null >/dev/null 2>>"$data/db.log" 9>&- &
   pid=$!
   echo "$pid" >"$data/db.pid"

@@ -1,5 +1,6 @@
 // The plan: what is typed or dragged shows at once what comes of it; kept by its button.
 import { follow } from './follow.mjs';
+import { unpressed } from './press.mjs';
 
 const form = document.getElementById('bench');
 const planned = document.getElementById('planned');
@@ -20,7 +21,10 @@ async function ask() {
   try {
     const query = new URLSearchParams(new FormData(form));
     const answer = await fetch(`${planned.dataset.src}?${query}`, { signal: AbortSignal.timeout(4000) });
-    if (answer.ok && !answer.redirected) swap(await answer.text());
+    if (answer.ok && !answer.redirected) {
+      const html = await answer.text();
+      unpressed('plan', () => swap(html));
+    }
   } catch {
     /* no network: the last answer stays */
   } finally {

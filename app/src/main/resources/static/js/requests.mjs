@@ -1,5 +1,6 @@
 // The token for htmx, what is said when there is no answer, and answers to a form that was drawn again.
 import { body, here, notice, quiet, token } from './page.mjs';
+import { pressing } from './press.mjs';
 import { say } from './say.mjs';
 
 const AFTER = ['htmx:afterRequest', 'htmx:responseError', 'htmx:sendError'];
@@ -13,7 +14,10 @@ function mind(asking) {
   if (minded.has(asking)) return;
   minded.add(asking);
   asking.addEventListener('htmx:beforeOnLoad', (e) => {
-    if (asking.isConnected) return;
+    // What was pressed would move away under the hand; the next asking brings the same news.
+    const held = asking.id === 'news' && pressing();
+    if (held) e.preventDefault();
+    if (held || asking.isConnected) return;
     const { xhr } = e.detail;
     if (xhr.status !== 200 && xhr.status !== 422) return;
     e.preventDefault();

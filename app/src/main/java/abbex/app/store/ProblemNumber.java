@@ -6,6 +6,8 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.UUID;
+import org.apache.catalina.connector.ClientAbortException;
+import org.apache.tomcat.util.http.InvalidParameterException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.slf4j.MDC;
@@ -37,6 +39,13 @@ class ProblemNumber {
             MDC.put(NAME, number);
             try {
                 chain.doFilter(request, response);
+            } catch (InvalidParameterException | ClientAbortException e) {
+                // Whoever asked left in the middle, or sent what is no form: no fault of ours, and strangers fill no
+                // log.
+                LOG.debug("problem {}: {} {}", number, request.getMethod(), request.getServletPath(), e);
+                if (!response.isCommitted()) {
+                    response.sendError(HttpServletResponse.SC_BAD_REQUEST);
+                }
             } catch (ServletException | IOException | RuntimeException e) {
                 LOG.error("problem {}: {} {}", number, request.getMethod(), request.getServletPath(), e);
                 throw e;

@@ -119,11 +119,14 @@ public final class Shop implements BeforeAllCallback {
 
     private static void run(String... command) {
         try {
-            Process process = new ProcessBuilder(command)
+            ProcessBuilder builder = new ProcessBuilder(command)
                     .redirectErrorStream(true)
                     .redirectOutput(ProcessBuilder.Redirect.appendTo(
-                            Path.of("target", "test-database-" + FORK + ".log").toFile()))
-                    .start();
+                            Path.of("target", "test-database-" + FORK + ".log").toFile()));
+            // It is killed in tests, and outlives that; a power cut it need not outlive, and a slow disk holds up
+            // nobody.
+            builder.environment().put("ABBEX_DATABASE_MORE", "--innodb-flush-log-at-trx-commit=2");
+            Process process = builder.start();
             if (!process.waitFor(60, TimeUnit.SECONDS) || process.exitValue() != 0) {
                 throw new IllegalStateException(
                         String.join(" ", command) + " failed, see target/test-database-" + FORK + ".log");

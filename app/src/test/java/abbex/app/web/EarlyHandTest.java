@@ -6,10 +6,14 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import abbex.app.support.Said;
 import abbex.app.support.Screen;
 import abbex.app.support.Shop;
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
+import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.WaitUntilState;
+import java.util.Map;
 import java.util.concurrent.atomic.AtomicReference;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -64,5 +68,38 @@ class EarlyHandTest {
         page.waitForCondition(() -> script.get() != null);
         script.get().resume();
         assertThat(page.getByText(Said.part("measure.point.add"))).isVisible();
+    }
+
+    /** What comes of the plan draws the page again: a button that is pressed meanwhile stays under the hand and acts. */
+    @Test
+    void what_is_pressed_stays_where_it_is_until_it_is_let_go() {
+        AtomicReference<Route> answer = new AtomicReference<>();
+        page.navigate(page.url().replaceFirst("/(measure|sheets).*", "/plan"));
+        assertThat(page.locator("#bench[data-live]")).hasCount(1);
+        Locator save = page.locator("#bench .btn-primary");
+        page.route("**/plan/at?**", answer::set);
+        page.evaluate("document.querySelectorAll('#bench details').forEach(fold => fold.open = true)");
+        Map.of(
+                        "OLD_RATE",
+                        "22 N/mm",
+                        "OLD_FREE",
+                        "360 mm",
+                        "NEW_RATE",
+                        "30 N/mm",
+                        "NEW_FREE",
+                        "300 mm",
+                        "NEW_SOLID",
+                        "60 mm")
+                .forEach((name, text) -> page.locator("#FRONT_" + name).fill(text));
+        save.scrollIntoViewIfNeeded();
+        page.waitForCondition(() -> answer.get() != null);
+        BoundingBox box = save.boundingBox();
+        page.mouse().move(box.x + box.width / 2, box.y + box.height / 2);
+        page.mouse().down();
+        page.waitForResponse("**/plan/at?**", () -> answer.get().resume());
+        page.waitForTimeout(300);
+        assertEquals(box.y, save.boundingBox().y);
+        page.mouse().up();
+        assertThat(page).hasURL(Pattern.compile(".*kit=.*"));
     }
 }

@@ -116,16 +116,10 @@ class FaultsTest {
     @Test
     void forms_that_stall_hold_up_nobody() throws Exception {
         Visitor orla = Visitor.signedIn("orla");
-        int port = Integer.parseInt(Shop.address().replaceFirst(".*:", ""));
         List<Socket> stalled = new ArrayList<>();
         try {
             for (int i = 0; i < 210; i++) {
-                Socket socket = new Socket("127.0.0.1", port);
-                socket.getOutputStream()
-                        .write(("POST /sign-in HTTP/1.1\r\nHost: 127.0.0.1\r\n"
-                                        + "Content-Type: application/x-www-form-urlencoded\r\nContent-Length: 900\r\n\r\nusername=")
-                                .getBytes(StandardCharsets.US_ASCII));
-                stalled.add(socket);
+                stalled.add(stalled());
             }
             Thread.sleep(300);
             long began = System.nanoTime();
@@ -137,6 +131,38 @@ class FaultsTest {
                 socket.close();
             }
         }
+    }
+
+    /** Whoever leaves in the middle of a form, or sends what is none, writes no line: strangers could fill the log. */
+    @Test
+    void forms_that_end_in_the_middle_write_no_line() throws Exception {
+        ListAppender<ILoggingEvent> log = new ListAppender<>();
+        Logger root = (Logger) LoggerFactory.getLogger(Logger.ROOT_LOGGER_NAME);
+        log.start();
+        root.addAppender(log);
+        try {
+            for (String body : List.of("username=o", "username=%zz" + " ".repeat(888))) {
+                try (Socket socket = stalled()) {
+                    socket.getOutputStream().write(body.getBytes(StandardCharsets.US_ASCII));
+                    socket.shutdownOutput();
+                    socket.setSoTimeout(20_000);
+                    socket.getInputStream().readAllBytes();
+                }
+            }
+            assertEquals(List.of(), log.list.stream().map(Object::toString).toList());
+        } finally {
+            root.detachAppender(log);
+        }
+    }
+
+    /** A form to the door of which 900 characters are announced and none has come. */
+    private static Socket stalled() throws IOException {
+        Socket socket = new Socket("127.0.0.1", Integer.parseInt(Shop.address().replaceFirst(".*:", "")));
+        socket.getOutputStream()
+                .write(("POST /sign-in HTTP/1.1\r\nHost: 127.0.0.1\r\n"
+                                + "Content-Type: application/x-www-form-urlencoded\r\nContent-Length: 900\r\n\r\n")
+                        .getBytes(StandardCharsets.US_ASCII));
+        return socket;
     }
 
     /** The application's account works with rows. */

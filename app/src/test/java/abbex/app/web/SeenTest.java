@@ -7,12 +7,11 @@ import abbex.app.support.EveryPage;
 import abbex.app.support.Screen;
 import abbex.app.support.Shop;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.ColorScheme;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.ValueSource;
 
 /**
  * What has to be seen in a bay: whatever can be pressed or filled stands out from what is behind it by 3 : 1, and so do the marks
@@ -98,16 +97,17 @@ class SeenTest {
             }
             """;
 
-    @ParameterizedTest(name = "dim {0}")
-    @ValueSource(booleans = {false, true})
-    void every_control_and_mark_stands_out_and_every_fraction_is_large_enough(boolean dim) {
+    @Test
+    void every_control_and_mark_stands_out_and_every_fraction_is_large_enough() {
         List<String> found = new ArrayList<>();
-        try (Screen screen = Screen.of(1280, 800, dim).signIn("tamsin")) {
-            for (String path : dim ? EveryPage.kinds() : EveryPage.paths()) {
+        try (Screen screen = Screen.desk().signIn("tamsin")) {
+            for (String path : EveryPage.paths()) {
                 screen.open(path);
-                screen.page.waitForLoadState();
                 at(screen.page, FAINT).forEach(f -> found.add(path + ": " + f));
                 at(screen.page, SMALL).forEach(f -> found.add(path + ": " + f));
+                screen.page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.DARK));
+                at(screen.page, FAINT).forEach(f -> found.add(path + " dim: " + f));
+                screen.page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.LIGHT));
             }
         }
         assertEquals(List.of(), found);

@@ -18,7 +18,7 @@ import org.junit.jupiter.api.Test;
  * meanwhile. The truth is skewed, and half as wide again as the plan believes; -Dabbex.days sets how many.
  */
 class ShopDaysTest {
-    private static final int DAYS = Integer.getInteger("abbex.days", 40);
+    private static final int DAYS = Integer.getInteger("abbex.days", 20);
     private static final double WIDER = 1.5;
 
     private final Random random = new Random(20);
@@ -57,7 +57,7 @@ class ShopDaysTest {
      */
     @Test
     void two_seconds_are_enough() {
-        double longer = Integer.getInteger("abbex.long", 3);
+        double longer = Integer.getInteger("abbex.long", 2);
         double drawn = dearer("drawn", DAYS / 4, longer, DrawnDay::of);
         double full = dearer("full", Math.max(3, DAYS / 20), longer, DrawnDay::full);
         assertTrue(drawn <= 0.03, "drawn days: " + drawn);

@@ -9,7 +9,7 @@ import org.junit.jupiter.api.Test;
 
 /** The interval of a plan against draws of all that it does not know, each solved as a corner of its own. */
 class IntervalTest {
-    private static final int DRAWS = Integer.getInteger("abbex.draws", 50_000);
+    private static final int DRAWS = Integer.getInteger("abbex.draws", 20_000);
 
     private static double at(double[] sorted, double part) {
         double at = part * (sorted.length - 1);

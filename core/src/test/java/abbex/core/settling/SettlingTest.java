@@ -14,7 +14,7 @@ class SettlingTest {
     private static final double SCATTER = 0.5;
     private static final double MILE = 1.609344;
     /** In CI a part of what -Dabbex.cars=1000 measures in full. */
-    private static final int CARS = Integer.getInteger("abbex.cars", 300);
+    private static final int CARS = Integer.getInteger("abbex.cars", 150);
 
     /** A car whose truth is drawn with so many times the prior's widths. */
     private static final class Truth {
