@@ -17,12 +17,16 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
-/** Every page in both themes: axe-core (WCAG 2.2 rules) finds nothing, and nothing is wider than desk, tablet or phone. */
+/**
+ * Every page in both themes: axe-core (WCAG 2.2 rules) finds nothing, and nothing is wider than desk, tablet or phone, or than a
+ * desk's window at twice the size (1.4.4 and 1.4.10).
+ */
 @ExtendWith(Shop.class)
 class AxeTest {
     private static final int[] DESK = {1280, 800};
     private static final int[] TABLET = {800, 1280};
     private static final int[] PHONE = {390, 844};
+    private static final int[] TWICE = {640, 400};
 
     /** What colours and sizes change; names, roles and order are the same page's. */
     private static final List<String> LOOKS = List.of(
@@ -78,6 +82,7 @@ class AxeTest {
                         path + ": " + v.getId() + " " + v.getNodes().get(0).getTarget()));
         width(screen, path, DESK, found);
         width(screen, path, PHONE, found);
+        width(screen, path, TWICE, found);
         width(screen, path, TABLET, found);
         screen.page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.DARK));
         ((List<?>) screen.page.evaluate(AGAIN, LOOKS)).forEach(v -> found.add(path + " dim: " + v));

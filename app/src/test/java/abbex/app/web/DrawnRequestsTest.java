@@ -43,7 +43,7 @@ import org.springframework.web.util.HtmlUtils;
 @ExtendWith(Shop.class)
 class DrawnRequestsTest {
     /** All ten thousand by hand: {@code -Dabbex.draws=10000}; in CI its time is the other tests’ too. */
-    private static final int ALL = Integer.getInteger("abbex.draws", 1600);
+    private static final int ALL = Integer.getInteger("abbex.draws", 800);
 
     private static final int HANDS = 4;
 

@@ -7,19 +7,20 @@ import abbex.app.support.EveryPage;
 import abbex.app.support.Shop;
 import abbex.app.support.Visitor;
 import java.io.ByteArrayInputStream;
-import java.io.IOException;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.TreeSet;
 import java.util.concurrent.FutureTask;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import java.util.stream.Stream;
-import nu.validator.client.EmbeddedValidator;
+import nu.validator.validation.SimpleDocumentValidator;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import org.xml.sax.SAXException;
+import org.xml.sax.InputSource;
+import org.xml.sax.SAXParseException;
+import org.xml.sax.helpers.DefaultHandler;
 
 /** The Nu HTML checker (the reference implementation of HTML conformance) finds no error on any page, htmx's attributes aside. */
 @ExtendWith(Shop.class)
@@ -31,27 +32,45 @@ class MarkupTest {
         return check.get();
     }
 
-    private static List<String> check(String html) throws IOException, SAXException {
-        EmbeddedValidator checker = new EmbeddedValidator();
-        checker.setOutputFormat(EmbeddedValidator.OutputFormat.GNU);
-        String said = checker.validate(new ByteArrayInputStream(html.getBytes(StandardCharsets.UTF_8)));
-        return Stream.of(said.split("\\n"))
-                .filter(line -> line.contains(": error: "))
-                .filter(line -> !line.matches(".*Attribute .hx-[a-z-]+. not allowed.*"))
-                .map(line -> line + " " + place(html, line))
+    /** What is asked of a page is read once. */
+    private static SimpleDocumentValidator checker;
+
+    private static synchronized List<String> check(String html) throws Exception {
+        List<SAXParseException> errors = new ArrayList<>();
+        DefaultHandler hears = new DefaultHandler() {
+            @Override
+            public void error(SAXParseException e) {
+                errors.add(e);
+            }
+
+            @Override
+            public void fatalError(SAXParseException e) {
+                errors.add(e);
+            }
+        };
+        if (checker == null) {
+            checker = new SimpleDocumentValidator(true, false, false);
+            checker.setUpMainSchema("http://s.validator.nu/html5-all.rnc", hears);
+        }
+        checker.setUpValidatorAndParsers(hears, true, false);
+        InputSource source = new InputSource(new ByteArrayInputStream(html.getBytes(StandardCharsets.UTF_8)));
+        source.setEncoding("UTF-8");
+        checker.checkHtmlInputSource(source);
+        return errors.stream()
+                .filter(e -> !e.getMessage().matches(".*Attribute .hx-[a-z-]+. not allowed.*"))
+                .map(e -> e.getMessage() + " " + place(html, e))
                 .toList();
     }
 
-    /** The text at the place that a line of the checker names. */
-    private static String place(String html, String line) {
-        Matcher at = Pattern.compile(":(\\d+)\\.(\\d+)-(\\d+)\\.(\\d+):").matcher(line);
-        if (!at.find()) {
+    /** The text before the place that the checker names. */
+    private static String place(String html, SAXParseException e) {
+        String[] lines = html.split("\n", -1);
+        if (e.getLineNumber() < 1 || e.getLineNumber() > lines.length) {
             return "";
         }
-        String[] lines = html.split("\n", -1);
-        int row = Integer.parseInt(at.group(3)) - 1;
-        int end = Math.min(lines[row].length(), Integer.parseInt(at.group(4)));
-        return lines[row].substring(Math.max(0, end - 160), end);
+        String line = lines[e.getLineNumber() - 1];
+        int end = Math.max(0, Math.min(line.length(), e.getColumnNumber()));
+        return line.substring(Math.max(0, end - 160), end);
     }
 
     @Test

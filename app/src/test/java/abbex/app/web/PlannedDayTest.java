@@ -9,6 +9,7 @@ import abbex.app.people.People;
 import abbex.app.people.Person;
 import abbex.app.people.Role;
 import abbex.app.rules.Rules;
+import abbex.app.support.Later;
 import abbex.app.support.Said;
 import abbex.app.support.Screen;
 import abbex.app.support.Shop;
@@ -260,9 +261,14 @@ class PlannedDayTest {
 
     /** Ticked and in its bay, it stays there with who has it, whatever is planned again. */
     @Test
-    void what_was_begun_is_not_moved() {
+    void what_was_begun_is_not_moved() throws Exception {
+        try (AutoCloseable back = Later.morning()) {
+            begunIsNotMoved(Later.today().toString());
+        }
+    }
+
+    private void begunIsNotMoved(String today) {
         hours("00:00", "23:55");
-        String today = LocalDate.now(ZoneOffset.UTC).toString();
         String job = vehicle("A");
         vehicle("B");
         by.post("/jobs/" + job + "/move", "place", "BAY", "bay", "Bay 1, lift", "holder", hand.toString());
@@ -271,13 +277,14 @@ class PlannedDayTest {
                 .sql("""
                         insert into card_entry (shop_id, job_id, client, what, step, item, text, more, value, spec_seq, person_id,
                                                 made_at)
-                        select :shop, :job, :client, 'TICKED', :step, '', '', '', 0, 0, :person, utc_timestamp()
+                        select :shop, :job, :client, 'TICKED', :step, '', '', '', 0, 0, :person, timestamp(:day, '09:00:00')
                         """)
                 .param("shop", shop.toString())
                 .param("job", job)
                 .param("client", UUID.randomUUID().toString())
                 .param("step", step(job))
                 .param("person", hand.toString())
+                .param("day", today)
                 .update();
         by.post("/day", "on", today);
         String line = Shop.bean(JdbcClient.class)

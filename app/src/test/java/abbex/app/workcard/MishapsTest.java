@@ -29,6 +29,9 @@ import org.junit.jupiter.api.Test;
  * network that is gone, two people on one card. None of it may end as done while something is open.
  */
 class MishapsTest {
+    /** {@code -Dabbex.mishaps=200} for all of them. */
+    private static final int JOBS = Integer.getInteger("abbex.mishaps", 80);
+
     /** Works a card off step by step, doing what each asks for; now and then something goes wrong. */
     private static final class Worker {
         private final Random random;
@@ -187,11 +190,11 @@ class MishapsTest {
     }
 
     @Test
-    void two_hundred_jobs_with_mishaps() {
+    void jobs_with_mishaps() {
         Random random = new Random(164);
         int finished = 0;
         int later = 0;
-        for (int i = 0; i < 200; i++) {
+        for (int i = 0; i < JOBS; i++) {
             Worker worker = new Worker(random);
             for (int day = 0; day < 5; day++) {
                 worker.careful = day > 2;
@@ -219,8 +222,8 @@ class MishapsTest {
             finished += worker.state().finished() ? 1 : 0;
         }
         int all = finished;
-        assertTrue(all > 150, () -> all + " finished");
-        assertTrue(later > 10, "some ends were put off");
+        assertTrue(all > JOBS * 3 / 4, () -> all + " finished");
+        assertTrue(later > JOBS / 20, "some ends were put off");
     }
 
     private static void honest(Worker worker) {
