@@ -16,6 +16,8 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.UUID;
 import javax.imageio.ImageIO;
@@ -201,7 +203,10 @@ class FitTest {
             page.setInputFiles("#photo-photo", new FilePayload("mount.jpg", "image/jpeg", heic));
             page.locator("form.photo .btn").tap();
             assertThat(page.locator("#capture-photo-bad")).containsText(Said.by("problem.fit.heic"));
-            page.setInputFiles("#photo-photo", new FilePayload("mount.jpg", "image/jpeg", new byte[20_000_001]));
+            // A file, since what goes along in a message is written out as text on its way.
+            Path tooLarge = Path.of("target", "mount.jpg");
+            Files.write(tooLarge, new byte[20_000_001]);
+            page.setInputFiles("#photo-photo", tooLarge);
             page.locator("form.photo .btn").tap();
             assertEquals(
                     Said.by("problem.fit.large"), page.locator("#photo-photo").evaluate("i => i.validationMessage"));
