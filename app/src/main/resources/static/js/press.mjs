@@ -2,9 +2,13 @@
 
 /** After the hand is off its click comes a moment later, ms. */
 const CLICK = 80;
-const PRESSED = 'button, a, summary, label, select, input[type=radio], input[type=checkbox]';
+/** No press is longer: where the browser never says that the hand is off, nothing waits for good, ms. */
+const LONGEST = 3000;
+// Not what opens a list of its own, which keeps the hand's coming off to itself.
+const PRESSED = 'button, a, summary, label, input[type=radio], input[type=checkbox]';
 
 let on = null;
+let timer;
 let waiting = new Map();
 
 function off() {
@@ -14,15 +18,22 @@ function off() {
   for (const work of works) work();
 }
 
+function offIn(ms) {
+  clearTimeout(timer);
+  timer = setTimeout(off, ms);
+}
+
 document.addEventListener(
   'pointerdown',
   (e) => {
-    if (e.target.closest?.(PRESSED)) on = e.pointerId;
+    if (!e.target.closest?.(PRESSED)) return;
+    on = e.pointerId;
+    offIn(LONGEST);
   },
   true,
 );
 for (const end of ['pointerup', 'pointercancel'])
-  document.addEventListener(end, (e) => e.pointerId === on && setTimeout(off, CLICK), true);
+  document.addEventListener(end, (e) => e.pointerId === on && offIn(CLICK), true);
 
 export const pressing = () => on !== null;
 

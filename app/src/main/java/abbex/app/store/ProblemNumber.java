@@ -39,18 +39,25 @@ class ProblemNumber {
             MDC.put(NAME, number);
             try {
                 chain.doFilter(request, response);
-            } catch (InvalidParameterException | ClientAbortException e) {
-                // Whoever asked left in the middle, or sent what is no form: no fault of ours, and strangers fill no
-                // log.
-                LOG.debug("problem {}: {} {}", number, request.getMethod(), request.getServletPath(), e);
-                if (!response.isCommitted()) {
-                    response.sendError(HttpServletResponse.SC_BAD_REQUEST);
-                }
+            } catch (InvalidParameterException e) {
+                unread(request, response, number, e, e.getErrorCode());
+            } catch (ClientAbortException e) {
+                unread(request, response, number, e, HttpServletResponse.SC_BAD_REQUEST);
             } catch (ServletException | IOException | RuntimeException e) {
                 LOG.error("problem {}: {} {}", number, request.getMethod(), request.getServletPath(), e);
                 throw e;
             } finally {
                 MDC.remove(NAME);
+            }
+        }
+
+        /** Whoever asked left in the middle, or sent what is no form: no fault of ours, and strangers fill no log. */
+        private static void unread(
+                HttpServletRequest request, HttpServletResponse response, String number, Exception why, int status)
+                throws IOException {
+            LOG.debug("problem {}: {} {}", number, request.getMethod(), request.getServletPath(), why);
+            if (!response.isCommitted()) {
+                response.sendError(status);
             }
         }
     }

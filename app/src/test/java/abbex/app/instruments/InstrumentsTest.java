@@ -191,7 +191,7 @@ class InstrumentsTest {
             screen.open("/instruments");
             screen.open(step);
             wrench.measure(108.6, "Nm");
-            // The newest of what came, whatever other tests left waiting.
+            // What came just now, whatever else waits for the same person.
             page.locator(".instruments .came [data-how=taken]", new Page.LocatorOptions().setHasText("108.6"))
                     .tap();
             assertThat(page.locator("[name='reading-wheel-nut@front']")).hasValue("108.6 N·m");

@@ -78,7 +78,12 @@ class MarkupTest {
         assertFalse(
                 errors("<!doctype html><html lang=en><title>x</title><p><div></p>")
                         .isEmpty(),
-                "the checker checks");
+                "the parser checks");
+        assertFalse(
+                errors("<!doctype html><html lang=en><title>x</title><ul><p>x</p></ul>")
+                        .isEmpty(),
+                "the schema checks");
+        assertEquals(List.of(), errors("<!doctype html><html lang=en><title>x</title><p hx-get=x>x</p>"));
         Visitor tamsin = Visitor.signedIn("tamsin");
         TreeSet<String> found = new TreeSet<>();
         for (String path : EveryPage.kinds()) {
