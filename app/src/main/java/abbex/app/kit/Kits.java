@@ -12,6 +12,7 @@ import abbex.core.vehicle.VehicleKind;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -40,6 +41,9 @@ public class Kits {
             union all
             select 'told', kit_id, end_of, field, raw, value, seq, null, null, null
               from kit_value where shop_id = :shop and vehicle_id = :vehicle
+            union all
+            select 'turn', kit_id, null, null, null, null, seq, made_at, null, null
+              from kit_choice where shop_id = :shop and job_id = :job
              order by what, seq
             """;
 
@@ -115,19 +119,35 @@ public class Kits {
      * @param list at least one
      * @param chosen the one that the stay gets
      * @param reason why; empty where nobody said
+     * @param choices what was chosen when, the first first
      */
-    public record OfJob(List<Kit> list, Kit chosen, String reason, boolean decided) {
+    public record OfJob(List<Kit> list, Kit chosen, String reason, boolean decided, List<Choice> choices) {
+        /** The one that the stay was to get at a moment: the first of all before any was chosen. */
+        public Kit chosenAt(Instant moment) {
+            return choices.stream()
+                    .filter(choice -> !choice.at().isAfter(moment))
+                    .reduce((one, other) -> other)
+                    .flatMap(choice -> find(choice.kit()))
+                    .orElse(list.get(0));
+        }
+
         public Optional<Kit> find(String key) {
             return list.stream().filter(kit -> kit.key().equals(key)).findFirst();
         }
     }
+
+    /** A kit that was chosen, by its key. */
+    public record Choice(Instant at, String kit) {}
 
     private record Row(
             UUID id, @Nullable String chosen, @Nullable String reason) {}
 
     /** Everything of a vehicle and a stay, by the kit's id; what is told of the vehicle stands under an empty one. */
     private record Kept(
-            List<Row> kits, Map<String, Map<KitValues.Key, KitValues.Told>> values, Map<String, Long> newest) {}
+            List<Row> kits,
+            Map<String, Map<KitValues.Key, KitValues.Told>> values,
+            Map<String, Long> newest,
+            List<Choice> choices) {}
 
     public OfJob of(Job job) {
         return reads.ofVehicle(
@@ -138,7 +158,7 @@ public class Kits {
         Kept kept = kept(job);
         if (kept.kits().isEmpty()) {
             Kit named = kit(job, null, kept);
-            return new OfJob(List.of(named), named, "", false);
+            return new OfJob(List.of(named), named, "", false, List.of());
         }
         List<Kit> kits =
                 kept.kits().stream().map(row -> kit(job, row.id(), kept)).toList();
@@ -147,11 +167,16 @@ public class Kits {
                 .filter(kit -> kit.key().equals(first.chosen()))
                 .findFirst()
                 .orElse(kits.get(0));
-        return new OfJob(kits, chosen, Objects.requireNonNullElse(first.reason(), ""), first.chosen() != null);
+        return new OfJob(
+                kits,
+                chosen,
+                Objects.requireNonNullElse(first.reason(), ""),
+                first.chosen() != null,
+                List.copyOf(kept.choices()));
     }
 
     private Kept kept(Job job) {
-        Kept kept = new Kept(new ArrayList<>(), new HashMap<>(), new HashMap<>());
+        Kept kept = new Kept(new ArrayList<>(), new HashMap<>(), new HashMap<>(), new ArrayList<>());
         jdbc.sql(OF)
                 .param("shop", job.shop().toString())
                 .param("job", job.id().toString())
@@ -161,6 +186,8 @@ public class Kits {
                     if (row.getString("what").equals("kit")) {
                         kept.kits()
                                 .add(new Row(UUID.fromString(kit), row.getString("chosen"), row.getString("reason")));
+                    } else if (row.getString("what").equals("turn")) {
+                        kept.choices().add(new Choice(Times.instant(row, "made_at"), kit));
                     } else {
                         kept.newest().put(kit, row.getLong("seq"));
                         value(row, kept.values().computeIfAbsent(kit, k -> new HashMap<>()));

@@ -12,6 +12,8 @@ import abbex.core.heights.SheetState;
 import abbex.core.heights.SheetWheels;
 import abbex.core.heights.Stage;
 import abbex.core.heights.SubstituteBaseline;
+import abbex.core.state.StateAct;
+import abbex.core.state.VehicleHistory;
 import abbex.core.units.Pressure;
 import abbex.core.vehicle.Places;
 import abbex.core.vehicle.Tyre;
@@ -125,6 +127,28 @@ public final class SheetData {
     /** What the odometer showed; empty where nobody read it. */
     public Optional<String> odometer() {
         return Optional.of(said(StateItem.ODOMETER)).filter(text -> !text.isBlank());
+    }
+
+    /** The name of the set of parts that it was said to stand on, {@link #AS_IT_CAME}, or empty where nobody said. */
+    public String parts() {
+        return said(StateItem.PARTS).strip();
+    }
+
+    /** What a sheet says of parts that are none of a kit's. */
+    public static final String AS_IT_CAME = "AS_IT_CAME";
+
+    /** What it tells of the state of the vehicle, beside its parts. */
+    public List<VehicleHistory.Entry> acts() {
+        List<VehicleHistory.Entry> acts = new ArrayList<>();
+        acts.add(new VehicleHistory.Entry(row.madeAt(), "", new StateAct.Loaded(heights.state())));
+        heights.state()
+                .said(SheetState.Item.WHEEL_SET)
+                .ifPresent(set -> acts.add(
+                        new VehicleHistory.Entry(row.madeAt(), "", new StateAct.WheelsMounted(set))));
+        if (stage == Stage.SETTLED) {
+            acts.add(new VehicleHistory.Entry(row.madeAt(), "", new StateAct.Settled()));
+        }
+        return acts;
     }
 
     /** What the core compares. */

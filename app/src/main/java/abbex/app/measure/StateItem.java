@@ -27,6 +27,9 @@ final class StateItem {
     /** The corners whose arch was worked on since the sheet before; on later sheets. */
     static final String ARCHES = "ARCHES";
 
+    /** Which set of parts it stood on, where that is not the one that was chosen by then; on later sheets. */
+    static final String PARTS = "PARTS";
+
     /** What the odometer said; that of the arrival is kept with the stay. */
     static final String ODOMETER = "ODOMETER";
 
@@ -50,7 +53,7 @@ final class StateItem {
         List<String> items =
                 new ArrayList<>(wheels.stream().map(StateItem::pressure).toList());
         said.map(Enum::name).forEach(items::add);
-        items.addAll(first ? List.of(STAND_IN, STAGE) : List.of(ODOMETER, ARCHES, STAGE));
+        items.addAll(first ? List.of(STAND_IN, STAGE) : List.of(ODOMETER, PARTS, ARCHES, STAGE));
         return items;
     }
 

@@ -5,6 +5,7 @@ import abbex.core.units.Torque;
 import abbex.core.workcard.BenchPart;
 import abbex.core.workcard.Card;
 import abbex.core.workcard.CardEvent;
+import abbex.core.workcard.CardFinding;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -72,10 +73,17 @@ final class CardFold {
             case MARKED -> Optional.of(new CardEvent.Fastened(e.item(), new Tightening.Event.Marked()));
             case LOOSENED -> Optional.of(new CardEvent.Fastened(e.item(), new Tightening.Event.Loosened()));
             case FOUND ->
-                e.item().matches("YES|NO")
-                        ? Optional.empty()
-                        : Optional.of(new CardEvent.Found(Long.toString(e.seq()), e.step(), e.text()));
-            case ANSWERED -> Optional.of(new CardEvent.Answered(e.item()));
+                Optional.of(new CardEvent.Found(
+                        Long.toString(e.seq()), e.step(), e.text(), e.more(), said(e.item())));
+            case ANSWERED -> Optional.of(new CardEvent.Answered(e.item(), said(e.text()), e.more()));
+        };
+    }
+
+    private static CardFinding.Answer said(String text) {
+        return switch (text) {
+            case "YES" -> CardFinding.Answer.ACCEPTED;
+            case "NO" -> CardFinding.Answer.REFUSED;
+            default -> CardFinding.Answer.NOT_ASKED;
         };
     }
 }

@@ -100,6 +100,11 @@ public final class LeastSquares {
         return sum;
     }
 
+    /** The covariance of two linear functions of the unknowns. */
+    public double covariance(double[] a, double[] b) {
+        return product(a, b);
+    }
+
     /** The standard deviation of a linear function of the unknowns. */
     public double standard(double[] function) {
         return Math.sqrt(Math.max(0, product(function, function)));

@@ -72,6 +72,24 @@ public final class Adjustment {
                         sheets.get(sheet).basis().standIn().ownMm()));
     }
 
+    /** The same with some readings as good as not taken: they say nothing and stay in their places. */
+    static Adjustment without(
+            Vehicle vehicle, List<HeightSheet> sheets, PriorDeviations freedoms, List<Outlier> suspects) {
+        return of(vehicle, sheets, freedoms, (sheet, height, reading) -> {
+            boolean held = suspects.stream().anyMatch(s -> s.sheet() == sheet
+                    && s.spot().equals(height.spot())
+                    && s.reading().equals(reading));
+            return held
+                    ? HELD_OUT
+                    : Math.hypot(
+                            height.by(reading).uncertainty().standard(),
+                            sheets.get(sheet).basis().standIn().ownMm());
+        });
+    }
+
+    /** So wide that a reading says nothing, mm. */
+    private static final double HELD_OUT = 1e3;
+
     /** The standard deviation of a reading in mm. */
     interface Standard {
         double of(int sheet, Height height, Reading reading);
@@ -126,9 +144,11 @@ public final class Adjustment {
                 sheets.get(sheet).basis().standIn());
         List<HeightSheet> onThese = sheets.subList(wheels, sheet);
         boolean load = LOADS.stream().anyMatch(item -> differs(onThese, here, item));
+        roll(equations, sheets.get(0), sheets.get(sheet), sheet, load);
         if (load) {
             equations.width(new Unknown.Tyres(sheet), LOADED_TYRES);
         }
+        turned(equations, sheets.get(wheels), sheets.get(sheet), sheet, freedoms);
         for (Corner corner : Corner.WALK) {
             if (otherPressure(onThese, here, corner)) {
                 equations.width(new Unknown.Tyre(sheet, corner), PriorDeviations.FREE);
@@ -145,6 +165,38 @@ public final class Adjustment {
                     surveyed ? Math.hypot(freedoms.diagonal(), Floor.SURVEYED_DIAGONAL) / 4 : ANOTHER_FLOOR);
         }
     }
+
+    /** A body leans as far as its sides were turned apart, and anyhow under another load. */
+    private static void roll(Equations equations, HeightSheet first, HeightSheet here, int sheet, boolean load) {
+        OnPurpose turned = here.basis().turned().since(first.basis().turned());
+        Unknown roll = new Unknown.Moved(Unknown.Freedom.ROLL, sheet);
+        if (load) {
+            equations.width(roll, PriorDeviations.FREE);
+        } else if (turned.any()) {
+            double leans = 0;
+            for (Corner corner : Corner.WALK) {
+                leans += (corner.isLeft() ? 1 : -1) * turned.ground().get(corner) / Corner.WALK.size();
+            }
+            equations.origin(roll, leans);
+            equations.width(roll, Math.hypot(PriorDeviations.ROLL, PRESSED_OFF * leans));
+        }
+    }
+
+    /** Turned across a diagonal, two tyres are pressed further and two less, as far as was worked out when it was turned. */
+    private static void turned(
+            Equations equations, HeightSheet since, HeightSheet here, int sheet, PriorDeviations freedoms) {
+        OnPurpose turned = here.basis().turned().since(since.basis().turned());
+        for (Corner corner : Corner.WALK) {
+            double pressed = turned.pressed(corner);
+            if (pressed != 0) {
+                equations.origin(new Unknown.Tyre(sheet, corner), -pressed);
+                equations.width(new Unknown.Tyre(sheet, corner), Math.hypot(freedoms.tyre(), PRESSED_OFF * pressed));
+            }
+        }
+    }
+
+    /** Of how far a tyre is pressed so much may be off: its own rate (ours). */
+    private static final double PRESSED_OFF = 0.4;
 
     /** Unlike what the first sheet says of it, or where that says nothing, unlike any sheet since. */
     private static boolean differs(List<HeightSheet> earlier, SheetState here, SheetState.Item item) {
@@ -205,11 +257,11 @@ public final class Adjustment {
         return probability() < RESTLESS;
     }
 
-    /** The readings that nothing else checks. */
+    /** The readings that nothing else checks well enough to find a quarter of an inch. */
     public List<MeasuringPoint> unchecked() {
         List<MeasuringPoint> spots = new ArrayList<>();
         for (int i = 0; i < rows.size(); i++) {
-            if (!fit.controlled(i) && !spots.contains(rows.get(i).spot())) {
+            if (!(fit.controlled(i) && fit.errorStandard(i) < TOLD) && !spots.contains(rows.get(i).spot())) {
                 spots.add(rows.get(i).spot());
             }
         }
@@ -233,6 +285,36 @@ public final class Adjustment {
         double twice = equations.twice(after, corner, method) - equations.twice(before, corner, method);
         return told(equations.function(own(was), own(is)), twice);
     }
+
+    /**
+     * The heights of a sheet at all four corners by one method, from all readings; empty where they do not tell one of them.
+     */
+    public Optional<CornerHeights> heights(int sheet, Method method) {
+        double[][] functions = new double[Corner.WALK.size()][];
+        double[] mm = new double[Corner.WALK.size()];
+        for (Corner corner : Corner.WALK) {
+            Map<Unknown, Double> parts = equations.parts(sheet, corner, method);
+            if (!equations.knows(parts)) {
+                return Optional.empty();
+            }
+            double[] function = equations.function(parts, Map.of());
+            if (fit.standard(function) > TOLD) {
+                return Optional.empty();
+            }
+            functions[corner.ordinal()] = function;
+            mm[corner.ordinal()] = fit.value(function) - equations.twice(sheet, corner, method);
+        }
+        double[][] covariance = new double[mm.length][mm.length];
+        for (int a = 0; a < mm.length; a++) {
+            for (int b = 0; b < mm.length; b++) {
+                covariance[a][b] = fit.covariance(functions[a], functions[b]);
+            }
+        }
+        return Optional.of(new CornerHeights(method, mm, covariance));
+    }
+
+    /** A height that is known no better than this is not told, mm, one standard deviation (ours): a quarter of an inch. */
+    private static final double TOLD = 6;
 
     /** How far up the lip of a corner was moved by work on its arch between two sheets; empty when nothing tells. */
     public Optional<Estimate> lip(int before, int after, Corner corner) {

@@ -23,10 +23,16 @@ import java.util.stream.IntStream;
  * @param suspects the readings that do not go with the rest, the most suspicious first
  * @param settling the one height that would tell which of several it is
  * @param adjustment all sheets as one truth
+ * @param trusted the same without the readings that are suspected
  * @param compared which sheets are compared
  */
 public record Assessment(
-        DropSheet drops, List<Outlier> suspects, Optional<Asked> settling, Adjustment adjustment, Pair compared) {
+        DropSheet drops,
+        List<Outlier> suspects,
+        Optional<Asked> settling,
+        Adjustment adjustment,
+        Adjustment trusted,
+        Pair compared) {
     /**
      * Two sheets of a job, counted from 0.
      *
@@ -52,6 +58,27 @@ public record Assessment(
                         ? drops.corners().get(spot.corner()).byMethod().get(spot.method())
                         : drops.points().get(spot));
     }
+
+    /** How the four corners of a sheet stand by a method, suspected readings held out; empty where the others do not tell. */
+    public Optional<CornerHeights> heights(int sheet, Method method) {
+        return trusted.heights(sheet, method);
+    }
+
+    /**
+     * How the four corners of a sheet stand over their hubs, or over the ground where nothing was read over hubs; suspected
+     * readings held out. Empty where neither is told.
+     */
+    public Optional<CornerHeights> heights(int sheet) {
+        return OVER.stream().flatMap(method -> heights(sheet, method).stream()).findFirst();
+    }
+
+    /** How far a corner came down over its hub between two sheets, or over the ground where nothing was read over hubs. */
+    public Optional<Estimate> down(int from, int to, Corner corner) {
+        return down(trusted, from, to, corner);
+    }
+
+    /** Without the tyre before with it. */
+    private static final List<Method> OVER = List.of(Method.HF, Method.RIM, Method.GF);
 
     /** How far a corner came down by a method from all readings together, the suspicious one among them. */
     public Optional<Estimate> adjusted(Corner corner, Method method) {
@@ -82,25 +109,54 @@ public record Assessment(
         return new Judge(vehicle, Floors.used(sheets), compared, advertised, limits).judge(Floors.unused(sheets));
     }
 
+    /** All sheets of a vehicle as one truth, suspected readings held out. */
+    static Adjustment trusted(Vehicle vehicle, List<HeightSheet> sheets, Limits limits) {
+        List<HeightSheet> used = Floors.used(sheets);
+        PriorDeviations freedoms = PriorDeviations.of(vehicle.kind(), limits);
+        Adjustment all = Adjustment.of(vehicle, used, freedoms);
+        List<Outlier> suspects = all.suspects();
+        List<Outlier> held = Exchange.find(used, all, any -> Adjustment.of(vehicle, any, freedoms))
+                .map(exchanged -> exchanged.held(used))
+                .orElse(suspects);
+        return held.isEmpty() ? all : Adjustment.without(vehicle, used, freedoms, held);
+    }
+
+    /** Over hubs, else over the ground: how far a corner came down. */
+    static Optional<Estimate> down(Adjustment trusted, int from, int to, Corner corner) {
+        return OVER.stream()
+                .flatMap(method -> trusted.drop(from, to, corner, method).stream())
+                .findFirst();
+    }
+
     /** One judging: what it starts from. */
     private record Judge(
             Vehicle vehicle, List<HeightSheet> sheets, Pair compared, Advertised advertised, Limits limits) {
         Assessment judge(boolean floorsUnused) {
             Adjustment adjustment = adjust(sheets);
-            List<Outlier> suspects = adjustment.suspects();
+            Optional<Exchange> exchanged = Exchange.find(sheets, adjustment, this::adjust);
+            List<Outlier> suspects =
+                    exchanged.map(e -> e.held(sheets)).orElseGet(adjustment::suspects);
             DropSheet drops = compare(sheets, adjustment);
-            Optional<Asked> settling = suspects.size() > 1 && !sheets.isEmpty()
+            Optional<Asked> settling = suspects.size() > 1 && !sheets.isEmpty() && exchanged.isEmpty()
                     ? adjustment.settles(suspects, sheets.size() - 1).map(this::asked)
                     : Optional.empty();
             List<Finding> findings = new ArrayList<>(drops.findings());
             if (!suspects.isEmpty()) {
                 findings = new ArrayList<>(explained(drops.findings(), suspects, adjustment));
-                findings.add(finding(suspects, settling));
+                findings.add(exchanged
+                        .<Finding>map(e -> e.finding(sheets))
+                        .orElseGet(() -> finding(suspects, settling)));
             }
             findings.addAll(settled());
             findings.addAll(JobCheck.run(sheets, adjustment, compared, suspects, floorsUnused));
             findings.sort(Finding.WORST_FIRST);
-            return new Assessment(drops.withFindings(findings), suspects, settling, adjustment, compared);
+            return new Assessment(
+                    drops.withFindings(findings),
+                    suspects,
+                    settling,
+                    adjustment,
+                    suspects.isEmpty() ? adjustment : without(suspects),
+                    compared);
         }
 
         /** What a settled vehicle did since it was first measured lowered. */
@@ -144,6 +200,10 @@ public record Assessment(
             return new Asked(spot, newest.get(spot.corner(), spot.method()) != null);
         }
 
+        private Adjustment without(List<Outlier> suspects) {
+            return Adjustment.without(vehicle, sheets, PriorDeviations.of(vehicle.kind(), limits), suspects);
+        }
+
         private Adjustment adjust(List<HeightSheet> any) {
             return Adjustment.of(vehicle, any, PriorDeviations.of(vehicle.kind(), limits));
         }
@@ -165,11 +225,8 @@ public record Assessment(
 
         /** What is left to say beside the suspicion. */
         private List<Finding> explained(List<Finding> findings, List<Outlier> suspects, Adjustment adjustment) {
-            if (suspects.size() > 1) {
-                return findings;
-            }
             Set<Said> left = new HashSet<>();
-            compare(without(suspects.get(0)), adjustment).findings().forEach(f -> left.add(Said.of(f)));
+            compare(apart(suspects), adjustment).findings().forEach(f -> left.add(Said.of(f)));
             return findings.stream()
                     .filter(f -> f.severity().compareTo(Severity.NOTE) <= 0 || left.contains(Said.of(f)))
                     .toList();
@@ -221,9 +278,9 @@ public record Assessment(
                     .toList();
         }
 
-        private List<HeightSheet> without(Outlier suspect) {
+        private List<HeightSheet> apart(List<Outlier> suspects) {
             List<HeightSheet> rest = new ArrayList<>(sheets);
-            rest.set(suspect.sheet(), sheets.get(suspect.sheet()).without(suspect.spot()));
+            suspects.forEach(s -> rest.set(s.sheet(), rest.get(s.sheet()).without(s.spot())));
             return rest;
         }
     }

@@ -43,6 +43,16 @@ record Comparison(
         return !otherWheels(before, after);
     }
 
+    /** On one of the two sheets it was not said which of unlike wheels stood there. */
+    boolean doubtfulWheels() {
+        return before.basis().wheels().doubtful() || after.basis().wheels().doubtful();
+    }
+
+    /** What was told that moves heights between the two. */
+    KnownChange known() {
+        return new KnownChange(this);
+    }
+
     /** Other wheels on two sheets, or perhaps other ones: the vehicle has some, and it was not said which stood there. */
     static boolean otherWheels(HeightSheet one, HeightSheet other) {
         return one.state().differs(other.state(), SheetState.Item.WHEEL_SET)
@@ -75,7 +85,9 @@ record Comparison(
 
     /** What both sheets say of load, preload, bags, ride mode and nose lift is the same, as far as anybody said. */
     boolean sameState() {
-        return LOADED.stream().noneMatch(item -> before.state().differs(after.state(), item));
+        return LOADED.stream()
+                .filter(item -> item != SheetState.Item.LOAD || !known().loadsTold())
+                .noneMatch(item -> before.state().differs(after.state(), item));
     }
 
     /** What the heights of another vehicle or side may be off by for all of them together, one standard deviation. */

@@ -57,7 +57,8 @@ final class Diagonals {
         List<Method> moved = new ArrayList<>();
         List<Method> held = new ArrayList<>();
         List<Estimate> changes = new ArrayList<>();
-        diagonals.forEach((method, d) -> d.change().map(Figure::value).ifPresent(change -> {
+        diagonals.forEach((method, d) -> d.change().map(Figure::value).ifPresent(all -> {
+            Estimate change = all.minus(turned(c, method));
             if (change.differsFromZero(c.twist().plus(roll(c, ends, method)))) {
                 moved.add(method);
                 changes.add(change);
@@ -80,6 +81,18 @@ final class Diagonals {
             c.say(new HeightFinding.DiagonalHeld(List.copyOf(held)));
         }
         before(c, diagonals);
+    }
+
+    /** What turning on purpose did to it: over hubs the tyres give way to other loads. */
+    private static Estimate turned(Comparison c, Method method) {
+        Estimate sum = new Estimate(Length.ZERO, Uncertainty.NONE);
+        if (c.known().turned()) {
+            for (Corner corner : Corner.WALK) {
+                Estimate one = c.known().turned(corner, method);
+                sum = corner.diagonalSign() > 0 ? sum.plus(one) : sum.minus(one);
+            }
+        }
+        return sum;
     }
 
     /** A diagonal that was there before: the body's, the frame's or the floor's own. */

@@ -17,6 +17,7 @@ import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -49,7 +50,7 @@ final class Drops {
         Optional<Method> best = best(c, byMethod);
         return new CornerDrop(
                 corner,
-                best.map(byMethod::get),
+                best.map(method -> overHub(c, corner, method, Objects.requireNonNull(byMethod.get(method)))),
                 best,
                 Collections.unmodifiableMap(byMethod),
                 gap(c, corner),
@@ -72,6 +73,18 @@ final class Drops {
                         .filter(byMethod::containsKey)
                         .filter(method -> tells(c, method))
                         .findFirst());
+    }
+
+    /** What the suspension did: of a height that has the tyre in it, other tyres and pressures that were told are taken off. */
+    private static Figure<Estimate> overHub(Comparison c, Corner corner, Method method, Figure<Estimate> drop) {
+        Optional<Estimate> tyre = method == Method.GF ? c.known().tyre(corner) : Optional.empty();
+        return tyre.filter(rose -> rose.value().sign() != 0)
+                .map(rose -> new Figure<>(
+                        new Estimate(
+                                drop.value().value().plus(rose.value()),
+                                drop.value().uncertainty().and(rose.uncertainty())),
+                        Reason.of(HeightFormula.DROP_LESS_TYRE, drop.value(), rose)))
+                .orElse(drop);
     }
 
     private static boolean tells(Comparison c, Method method) {
@@ -130,6 +143,7 @@ final class Drops {
             drop.best()
                     .map(Figure::value)
                     .filter(d -> d.value().sign() < 0 && d.differsFromZero())
+                    .filter(d -> !raised(c, drop, d))
                     .ifPresent(d -> c.say(new HeightFinding.CornerRose(corner, d.negate())));
         });
         boolean said = c.before().state().differs(c.after().state(), SheetState.Item.WHEEL_SET);
@@ -144,6 +158,16 @@ final class Drops {
         }
     }
 
+    /** As far as it was turned up on purpose. */
+    private static boolean raised(Comparison c, CornerDrop corner, Estimate drop) {
+        Estimate turned = turned(c, corner.corner(), corner.bestMethod());
+        return turned.value().sign() > 0 && !(drop.plus(turned).value().sign() < 0 && drop.plus(turned).differsFromZero());
+    }
+
+    private static Estimate turned(Comparison c, Corner corner, Optional<Method> method) {
+        return c.known().turned(corner, method.orElse(Method.HF));
+    }
+
     static PerEnd<EndDrop> ends(Comparison c, PerCorner<CornerDrop> corners) {
         return PerEnd.of(end -> end(c, corners, end));
     }
@@ -152,7 +176,13 @@ final class Drops {
         Optional<Figure<Estimate>> left = corners.get(end.left()).best();
         Optional<Figure<Estimate>> right = corners.get(end.right()).best();
         boolean both = left.isPresent() && right.isPresent();
-        boolean uneven = both && uneven(c, end, left.get().value(), right.get().value());
+        boolean uneven = both
+                && uneven(
+                        c,
+                        end,
+                        left.get().value(),
+                        right.get().value(),
+                        turned(c, end.left(), corners).minus(turned(c, end.right(), corners)));
         Map<Way, BeforeAfter> sides = new LinkedHashMap<>();
         for (Method method : Method.values()) {
             BeforeAfter of = BeforeAfter.of(leftRight(c.before(), end, method), leftRight(c.after(), end, method));
@@ -167,13 +197,18 @@ final class Drops {
     }
 
     /** Further apart than the shop calls good and than the tape explains. */
-    private static boolean uneven(Comparison c, End end, Estimate left, Estimate right) {
-        Estimate apart = left.minus(right);
+    private static boolean uneven(Comparison c, End end, Estimate left, Estimate right, Estimate turned) {
+        // A side that was raised on purpose came down by so much less.
+        Estimate apart = c.known().turned() ? left.minus(right).plus(turned) : left.minus(right);
         boolean uneven = apart.value().abs().compareTo(c.limits().of(Limit.SIDES_GOOD)) > 0 && apart.differsFromZero();
         if (uneven) {
             c.say(new HeightFinding.UnevenDrop(level(c, end) ? Severity.NOTE : Severity.LOOK, end, left, right));
         }
         return uneven;
+    }
+
+    private static Estimate turned(Comparison c, Corner corner, PerCorner<CornerDrop> corners) {
+        return turned(c, corner, corners.get(corner).bestMethod());
     }
 
     /** The sides stand alike now: one of them had sagged, and nothing is to be looked for. */

@@ -38,6 +38,12 @@ public sealed interface HeightFinding extends Finding {
     record ReadingsSuspectSettled(MeasuringPoint place, List<Taken> readings, Slip slip, Asked ask)
             implements HeightFinding, Look {}
 
+    /** With left and right in each other's place all readings of the sheet go together. */
+    record SidesExchanged(MeasuringPoint place, List<Method> methods, Stage stage) implements HeightFinding, Look {}
+
+    /** The same with front and rear. */
+    record EndsExchanged(MeasuringPoint place, List<Method> methods, Stage stage) implements HeightFinding, Look {}
+
     record ReadingsRestless() implements HeightFinding, Look {}
 
     record StagesOutOfOrder(Stage here, Stage before) implements HeightFinding, Look {}
@@ -84,6 +90,9 @@ public sealed interface HeightFinding extends Finding {
             return Whole.VEHICLE;
         }
     }
+
+    /** Other wheels, whose tyres were told: what they moved heights by is taken off. */
+    record WheelsTakenOff(End place, Length up) implements HeightFinding, Note {}
 
     record RimRadiusMoved(Corner place, Length before, Length now, Estimate change) implements HeightFinding, Look {}
 
@@ -135,6 +144,9 @@ public sealed interface HeightFinding extends Finding {
     record UnevenDrop(Severity severity, End place, Estimate left, Estimate right) implements HeightFinding {}
 
     record LeftRightNew(Place place, Corner lower, Estimate by, Way method) implements HeightFinding, Look {}
+
+    /** Left and right stand apart as far as they were turned to. */
+    record LeftRightTurned(Place place, Corner lower, Estimate by, Way method) implements HeightFinding, Note {}
 
     record LeftRightAsBefore(Severity severity, Place place, Corner lower, Estimate now, Estimate before, Way method)
             implements HeightFinding {}

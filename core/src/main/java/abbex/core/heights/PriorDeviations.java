@@ -15,6 +15,12 @@ import abbex.core.vehicle.VehicleKind;
  */
 public record PriorDeviations(
         double diagonal, double tyresOfSheet, double tyre, double sides, double wheel, double tread) {
+    /**
+     * Half of how far left and right stand apart may change by work that is the same on both sides: a side that had sagged, one
+     * standard deviation in mm (ours).
+     */
+    static final double ROLL = 5;
+
     /** Nothing settles it. */
     static final double FREE = 1e4;
 

@@ -4,6 +4,7 @@ import abbex.core.figure.Figure;
 import abbex.core.figure.Place;
 import abbex.core.units.Estimate;
 import abbex.core.units.Length;
+import abbex.core.units.Uncertainty;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.PerCorner;
 import abbex.core.vehicle.PerEnd;
@@ -23,7 +24,7 @@ final class PromiseCheck {
             Map<MeasuringPoint, Figure<Estimate>> points) {
         Optional.ofNullable(points.get(MeasuringPoint.of(Seat.SEAT, PointMethod.SEAT)))
                 .ifPresent(seat ->
-                        c.advertised().at(Seat.SEAT).ifPresent(range -> judge(c, Seat.SEAT, seat.value(), range)));
+                        c.advertised().at(Seat.SEAT).ifPresent(range -> judge(c, Seat.SEAT, seat.value(), NOTHING, range)));
         for (EndDrop end : ends.values()) {
             c.advertised().at(end.end()).ifPresent(range -> judge(c, corners, end, range));
         }
@@ -33,17 +34,30 @@ final class PromiseCheck {
     private static void judge(Comparison c, PerCorner<CornerDrop> corners, EndDrop end, Advertised.Range range) {
         if (end.uneven()) {
             for (Corner corner : List.of(end.end().left(), end.end().right())) {
-                judge(c, corner, corners.get(corner).best().orElseThrow().value(), range);
+                CornerDrop at = corners.get(corner);
+                judge(c, corner, at.best().orElseThrow().value(), turned(c, at), range);
             }
         } else {
-            end.drop().ifPresent(drop -> judge(c, end.end(), drop.value(), range));
+            Estimate turned = Estimate.mean(
+                    turned(c, corners.get(end.end().left())), turned(c, corners.get(end.end().right())));
+            end.drop().ifPresent(drop -> judge(c, end.end(), drop.value(), turned, range));
         }
     }
 
-    private static void judge(Comparison c, Place place, Estimate drop, Advertised.Range range) {
-        Length missing = range.least().minus(drop.value());
-        Length over = drop.value().minus(range.most());
-        Length expanded = drop.expanded();
+    private static final Estimate NOTHING = new Estimate(Length.ZERO, Uncertainty.NONE);
+
+    private static Estimate turned(Comparison c, CornerDrop corner) {
+        return c.known().turned()
+                ? c.known().turned(corner.corner(), corner.bestMethod().orElse(Method.HF))
+                : NOTHING;
+    }
+
+    /** @param turned what the end was raised by on purpose since: no kit is judged by it, nor by a load that was told */
+    private static void judge(Comparison c, Place place, Estimate drop, Estimate turned, Advertised.Range range) {
+        Estimate own = drop.plus(turned).minus(c.known().load());
+        Length missing = range.least().minus(own.value());
+        Length over = own.value().minus(range.most());
+        Length expanded = own.expanded();
         if (missing.compareTo(expanded) > 0) {
             boolean usual = missing.compareTo(c.limits().of(Limit.PROMISE)) <= 0;
             c.say(
@@ -60,8 +74,8 @@ final class PromiseCheck {
             c.say(new HeightFinding.PromiseUnclear(place, drop, range, PromiseDoubt.STATE));
         } else if (c.halfSaid()) {
             c.say(new HeightFinding.PromiseUnclear(place, drop, range, PromiseDoubt.HALF_SAID));
-        } else if (!within(c, drop, range)) {
-            c.say(new HeightFinding.PromiseUnclear(place, drop, range, doubt(c, place, drop)));
+        } else if (!within(c, own, range)) {
+            c.say(new HeightFinding.PromiseUnclear(place, drop, range, doubt(c, place, own)));
         } else {
             c.say(new HeightFinding.AsPromised(place, drop, range));
         }

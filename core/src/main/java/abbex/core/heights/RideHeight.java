@@ -14,6 +14,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Function;
 
 /**
@@ -35,12 +36,16 @@ public final class RideHeight {
     /** Each pair of sheets is compared once; the plan changes nothing of it. */
     private final Map<Assessment.Pair, DropSheet> compared;
 
+    private final AtomicReference<Adjustment> truth;
+
     private RideHeight(
             Vehicle vehicle,
             List<HeightSheet> sheets,
             Limits limits,
             List<Contribution> planned,
-            Map<Assessment.Pair, DropSheet> compared) {
+            Map<Assessment.Pair, DropSheet> compared,
+            AtomicReference<Adjustment> truth) {
+        this.truth = truth;
         this.compared = compared;
         this.vehicle = vehicle;
         this.sheets = sheets;
@@ -54,12 +59,12 @@ public final class RideHeight {
      * @param sheets in order of time, the first being the reference; none for a vehicle that was never measured
      */
     public static RideHeight of(Vehicle vehicle, List<HeightSheet> sheets, Limits limits) {
-        return new RideHeight(vehicle, List.copyOf(sheets), limits, List.of(), new ConcurrentHashMap<>());
+        return new RideHeight(vehicle, List.copyOf(sheets), limits, List.of(), new ConcurrentHashMap<>(), new AtomicReference<>());
     }
 
     /** The same with other parts in the plan. */
     public RideHeight planning(List<Contribution> parts) {
-        return new RideHeight(vehicle, sheets, limits, List.copyOf(parts), compared);
+        return new RideHeight(vehicle, sheets, limits, List.copyOf(parts), compared, truth);
     }
 
     /** The last sheet, counted from 0; 0 also where there is none. */
@@ -72,24 +77,35 @@ public final class RideHeight {
         if (from == to) {
             return Optional.of(NONE);
         }
-        DropSheet drops = compare(from, to);
-        return (place instanceof Corner corner
-                        ? drops.corners().get(corner).best()
-                        : drops.ends().get(place.end()).drop())
-                .map(Figure::value);
+        if (place instanceof Corner corner) {
+            // What the stiff body says of a corner that was not read is none of its readings.
+            return Optional.of(corner)
+                    .filter(c -> read(from, c) && read(to, c))
+                    .flatMap(c -> Assessment.down(trusted(), from, to, c))
+                    .or(() -> compare(from, to).corners().get(corner).best().map(Figure::value));
+        }
+        return compare(from, to).ends().get(place.end()).drop().map(Figure::value);
     }
 
-    /** A lip that was moved between the two is taken off, which all sheets together tell; else two sheets are enough. */
+    private boolean read(int sheet, Corner corner) {
+        return sheets.get(sheet).all().stream().anyMatch(h -> h.spot().corner() == corner);
+    }
+
+    /** All sheets together, suspected readings held out: the one answer of where each corner stands. */
+    private Adjustment trusted() {
+        Adjustment made = truth.get();
+        if (made == null) {
+            made = Assessment.trusted(vehicle, sheets, limits);
+            truth.set(made);
+        }
+        return made;
+    }
+
     private DropSheet compare(int from, int to) {
-        return compared.computeIfAbsent(new Assessment.Pair(from, to), this::compare);
-    }
-
-    private DropSheet compare(Assessment.Pair pair) {
-        return Lips.worked(sheets, pair).isEmpty()
-                ? DropSheet.compare(
-                        vehicle, sheets.get(pair.before()), sheets.get(pair.after()), Advertised.NOTHING, limits)
-                : Assessment.of(vehicle, sheets, pair, Advertised.NOTHING, limits)
-                        .drops();
+        return compared.computeIfAbsent(
+                new Assessment.Pair(from, to),
+                pair -> DropSheet.compare(
+                        vehicle, sheets.get(pair.before()), sheets.get(pair.after()), Advertised.NOTHING, limits));
     }
 
     /** The newest sheet up to one whose readings tell how low a place stands; the reference itself always does. */

@@ -9,7 +9,9 @@ import java.util.EnumSet;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
@@ -46,6 +48,9 @@ public final class SheetState {
     public static final SheetState NOT_TAKEN = new SheetState(Map.of(), Map.of());
 
     private static final Pattern DEGREES = Pattern.compile("(90|[0-8]?[0-9](\\.[0-9]{1,3})?)\\s*(°|deg|degrees)?");
+    private static final Pattern MASS = Pattern.compile("(?:(\\d{1,2})\\s*[x×]\\s*)?(\\d{1,4}(?:\\.\\d)?)\\s*(kg|lbs?)\\b");
+    private static final double KG_PER_POUND = 0.45359237;
+
     private static final Pattern SPACES = Pattern.compile("\\s+");
 
     private final Map<Place, Pressure> pressures;
@@ -76,6 +81,23 @@ public final class SheetState {
     /** The lean on the side stand, where it was noted as degrees; from the vertical, positive. */
     public Optional<Angle> standLean() {
         return said(Item.STAND_LEAN).flatMap(SheetState::degrees);
+    }
+
+    /** What the load weighs in kg, where its text says it: {@code empty}, {@code 80 kg} or {@code 2 x 165 lb}; else empty. */
+    public OptionalDouble loadKg() {
+        String text = said(Item.LOAD).orElse("").toLowerCase(Locale.ROOT);
+        if (plain(text).equals("empty")) {
+            return OptionalDouble.of(0);
+        }
+        Matcher mass = MASS.matcher(text);
+        double sum = 0;
+        boolean any = false;
+        while (mass.find()) {
+            double each = Double.parseDouble(mass.group(2)) * (mass.group(3).equals("kg") ? 1 : KG_PER_POUND);
+            sum += each * (mass.group(1) == null ? 1 : Integer.parseInt(mass.group(1)));
+            any = true;
+        }
+        return any ? OptionalDouble.of(sum) : OptionalDouble.empty();
     }
 
     /** Degrees from 0 to 90 such as {@code 11.5} or {@code 11.5°}; anything else is empty. */

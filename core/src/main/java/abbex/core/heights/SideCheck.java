@@ -4,6 +4,8 @@ import abbex.core.figure.Figure;
 import abbex.core.figure.Place;
 import abbex.core.figure.Severity;
 import abbex.core.units.Estimate;
+import abbex.core.units.Length;
+import abbex.core.units.Uncertainty;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.PerEnd;
@@ -64,11 +66,12 @@ final class SideCheck {
             return;
         }
         boolean accepted = is.value().abs().compareTo(c.limits().of(Limit.SIDES_ACCEPT)) <= 0;
-        boolean asBefore = sides.change()
-                .map(Figure::value)
-                .filter(d -> !d.differsFromZero())
-                .isPresent();
-        if (asBefore) {
+        Estimate turned = turned(c, end, method);
+        Optional<Estimate> change = sides.change().map(Figure::value).map(d -> d.minus(turned));
+        boolean asBefore = change.filter(d -> !d.differsFromZero()).isPresent();
+        if (asBefore && c.known().turned()) {
+            c.say(new HeightFinding.LeftRightTurned(at(end, method), lower(end, is), abs(is), method));
+        } else if (asBefore) {
             c.say(new HeightFinding.LeftRightAsBefore(
                     accepted ? Severity.NOTE : Severity.LOOK,
                     at(end, method),
@@ -79,6 +82,13 @@ final class SideCheck {
         } else {
             c.say(new HeightFinding.LeftRightNew(at(end, method), lower(end, is), abs(is), method));
         }
+    }
+
+    /** What turning on purpose did to left minus right. */
+    private static Estimate turned(Comparison c, End end, Way method) {
+        return method instanceof Method at && c.known().turned()
+                ? c.known().turned(end.left(), at).minus(c.known().turned(end.right(), at))
+                : new Estimate(Length.ZERO, Uncertainty.NONE);
     }
 
     private static Corner lower(End end, Estimate leftMinusRight) {

@@ -3,6 +3,8 @@ package abbex.core.heights;
 import abbex.core.figure.Place;
 import abbex.core.figure.Severity;
 import abbex.core.units.Pressure;
+import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.End;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -27,7 +29,9 @@ final class StateCheck {
             Optional<String> was = before.said(item);
             Optional<String> is = after.said(item);
             if (was.isPresent() && is.isPresent()) {
-                if (before.differs(after, item)) {
+                if (before.differs(after, item) && item == SheetState.Item.WHEEL_SET && told(c)) {
+                    wheels(c);
+                } else if (before.differs(after, item)) {
                     c.say(new HeightFinding.StateDiffers(
                             item == SheetState.Item.BAY ? Severity.NOTE : Severity.LOOK, item, was.get(), is.get()));
                 }
@@ -48,6 +52,23 @@ final class StateCheck {
         }
         if (!neither.isEmpty()) {
             c.say(new HeightFinding.StateNotTaken(List.copyOf(neither)));
+        }
+    }
+
+    /** The tyres of both sets are known, so that what they move heights by can be taken off. */
+    private static boolean told(Comparison c) {
+        return Corner.WALK.stream().allMatch(corner -> c.known().tyre(corner).isPresent())
+                && !c.vehicle().kind().singleTrack();
+    }
+
+    private static void wheels(Comparison c) {
+        for (End end : End.values()) {
+            c.say(new HeightFinding.WheelsTakenOff(
+                    end,
+                    c.tyre(c.after(), end)
+                            .orElseThrow()
+                            .freeRadius()
+                            .minus(c.tyre(c.before(), end).orElseThrow().freeRadius())));
         }
     }
 

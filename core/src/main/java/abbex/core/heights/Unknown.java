@@ -33,7 +33,11 @@ sealed interface Unknown {
     record Moved(Freedom freedom, int sheet) implements Unknown {
         @Override
         public double prior(PriorDeviations deviations) {
-            return freedom == Freedom.TWIST ? deviations.diagonal() / 4 : PriorDeviations.FREE;
+            return switch (freedom) {
+                case TWIST -> deviations.diagonal() / 4;
+                case ROLL -> PriorDeviations.ROLL;
+                default -> PriorDeviations.FREE;
+            };
         }
     }
 

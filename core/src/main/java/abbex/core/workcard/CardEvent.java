@@ -34,11 +34,17 @@ public sealed interface CardEvent {
      *
      * @param id by which an answer names it
      * @param step in which it was found
+     * @param price as it was written down; empty where none was
+     * @param answer what the customer said to it there and then
      */
-    record Found(String id, String step, String text) implements CardEvent {}
+    record Found(String id, String step, String text, String price, CardFinding.Answer answer) implements CardEvent {}
 
-    /** The customer answered an offer. */
-    record Answered(String found) implements CardEvent {}
+    /**
+     * The customer answered an offer.
+     *
+     * @param price as it was written down then; empty where it stays as it was
+     */
+    record Answered(String found, CardFinding.Answer answer, String price) implements CardEvent {}
 
     record Fastened(String fastener, Tightening.Event event) implements CardEvent {}
 }

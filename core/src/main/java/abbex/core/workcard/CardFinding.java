@@ -2,6 +2,10 @@ package abbex.core.workcard;
 
 import abbex.core.figure.Finding;
 import abbex.core.figure.Place;
+import abbex.core.state.Footing;
+import abbex.core.state.OpenWork;
+import abbex.core.vehicle.Whole;
+import java.util.List;
 
 /** What a card says of the stay. The order is that in which findings of one severity are shown. */
 public sealed interface CardFinding extends Finding {
@@ -43,9 +47,65 @@ public sealed interface CardFinding extends Finding {
         }
     }
 
-    /** Steps, fasteners or parts are open. */
-    record CardOpen(Place place, Steps steps) implements CardFinding, Note, Open {}
+    /** Wheels are off. */
+    record WheelOff(Place place, List<Place> at) implements CardFinding, Stop {}
+
+    /** Fasteners of what was taken apart are not tight. */
+    record ToTighten(Place place, Bolts bolts) implements CardFinding, Stop {}
+
+    /** Steps are open: the one in hand, of how many, and what the vehicle stands on. */
+    record CardOpen(int number, int of, Footing footing, Steps remaining) implements CardFinding, Stop {
+        @Override
+        public Place place() {
+            return Whole.VEHICLE;
+        }
+    }
+
+    /** Parts that nobody said of where they went, every step being done. */
+    record PartsLeft(Place place, List<BenchPart> parts) implements CardFinding, Look {}
+
+    /** New parts were measured on the vehicle, and its card was never begun. */
+    record NotBegun() implements CardFinding, Look {
+        @Override
+        public Place place() {
+            return Whole.VEHICLE;
+        }
+    }
+
+    /**
+     * Work that was found while it was open and offered.
+     *
+     * @param work what was found, as it was written down
+     * @param price as it was written down; empty where none was
+     */
+    record Offered(String id, Place place, String work, String price, Answer answer) implements CardFinding, Look {
+        @Override
+        public String which() {
+            return id;
+        }
+    }
+
+    /** What the customer says to an offer. */
+    enum Answer {
+        NOT_ASKED,
+        ACCEPTED,
+        REFUSED
+    }
+
+    /** Fasteners that are tight and carry no paint mark. */
+    record ToMark(Place place, Bolts bolts) implements CardFinding, Look {}
 
     /** So many steps. */
     record Steps(int count) {}
+
+    /** Fasteners with their places. */
+    record Bolts(List<OpenWork.Bolt> all) {
+        public Bolts {
+            all = List.copyOf(all);
+        }
+
+        public int count() {
+            return all.size();
+        }
+    }
 }

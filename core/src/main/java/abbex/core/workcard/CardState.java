@@ -1,6 +1,7 @@
 package abbex.core.workcard;
 
 import abbex.core.figure.Finding;
+import abbex.core.state.OpenWork;
 import abbex.core.torque.Tightening;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.Whole;
@@ -24,7 +25,7 @@ public final class CardState {
     private final Map<String, CardEvent.Otherwise> otherwise = new LinkedHashMap<>();
     private final Map<String, CardEvent.Placed> placed = new HashMap<>();
     private final Map<String, List<Tightening.Event>> fastened = new HashMap<>();
-    private final Map<String, CardEvent.Found> offers = new LinkedHashMap<>();
+    private final Map<String, CardEvent.Found> found = new LinkedHashMap<>();
     /** The last step of each fastener: what is loosened again on the way is tightened once. */
     private final Map<String, String> closes = new HashMap<>();
 
@@ -62,12 +63,21 @@ public final class CardState {
         } else if (event instanceof CardEvent.Placed e) {
             placed.put(e.part(), e);
         } else if (event instanceof CardEvent.Found e) {
-            offers.put(e.id(), e);
+            found.put(e.id(), e);
         } else if (event instanceof CardEvent.Answered e) {
-            offers.remove(e.found());
+            found.computeIfPresent(e.found(), (id, was) -> answered(was, e));
         } else if (event instanceof CardEvent.Fastened e) {
             fastened.computeIfAbsent(e.fastener(), k -> new ArrayList<>()).add(e.event());
         }
+    }
+
+    private static CardEvent.Found answered(CardEvent.Found was, CardEvent.Answered now) {
+        return new CardEvent.Found(
+                was.id(),
+                was.step(),
+                was.text(),
+                now.price().isEmpty() ? was.price() : now.price(),
+                now.answer());
     }
 
     /** Ticked. */
@@ -131,7 +141,7 @@ public final class CardState {
             bench.parts().stream()
                     .filter(part -> part.open() && Bench.near(part.place(), step.place()))
                     .forEach(part -> asks.add(new Blocker.OnBench(part)));
-            offers.values().stream()
+            offers().stream()
                     .filter(offer -> card.find(offer.step())
                             .filter(at -> Bench.near(at.place(), step.place()))
                             .isPresent())
@@ -203,7 +213,14 @@ public final class CardState {
 
     /** What was found and the customer has not answered. */
     public List<CardEvent.Found> offers() {
-        return List.copyOf(offers.values());
+        return found.values().stream()
+                .filter(offer -> offer.answer() == CardFinding.Answer.NOT_ASKED)
+                .toList();
+    }
+
+    /** All that was found while it was open, answered or not, in the order in which it was found. */
+    public List<CardEvent.Found> found() {
+        return List.copyOf(found.values());
     }
 
     /** What has to be looked at, and what is open. */
@@ -236,12 +253,45 @@ public final class CardState {
                 findings.add(new CardFinding.PutOff(end));
             }
         }
-        if (!through()) {
-            findings.add(new CardFinding.CardOpen(
-                    Whole.VEHICLE, new CardFinding.Steps(card.steps().size() - settled())));
-        }
+        openWork(findings);
+        found.values()
+                .forEach(f -> findings.add(new CardFinding.Offered(
+                        f.id(),
+                        card.find(f.step()).map(CardStep::place).orElse(Whole.VEHICLE),
+                        f.text(),
+                        f.price(),
+                        f.answer())));
         findings.sort(Finding.WORST_FIRST);
         return List.copyOf(findings);
+    }
+
+    /** What holds the vehicle here, by name, and what was found while it was open. */
+    private void openWork(List<CardFinding> findings) {
+        OpenWork open = open();
+        if (!open.wheelsOff().isEmpty()) {
+            findings.add(new CardFinding.WheelOff(open.wheelsOff().get(0), open.wheelsOff()));
+        }
+        if (!open.toTighten().isEmpty()) {
+            findings.add(
+                    new CardFinding.ToTighten(open.toTighten().get(0).place(), new CardFinding.Bolts(open.toTighten())));
+        }
+        if (!open.toMark().isEmpty()) {
+            findings.add(new CardFinding.ToMark(open.toMark().get(0).place(), new CardFinding.Bolts(open.toMark())));
+        }
+        open.hand()
+                .ifPresent(hand -> findings.add(new CardFinding.CardOpen(
+                        hand.number(), open.steps(), open.footing(), new CardFinding.Steps(open.steps() - open.done()))));
+        List<BenchPart> left = parts().stream()
+                .filter(part -> part.open() && !part.kind().equals("wheel"))
+                .toList();
+        if (open.hand().isEmpty() && !left.isEmpty()) {
+            findings.add(new CardFinding.PartsLeft(left.get(0).place(), left));
+        }
+    }
+
+    /** What stands open on the vehicle. */
+    public OpenWork open() {
+        return new CardOpenWork(card, this, wanted.facts().contains("lift")).open();
     }
 
     /** The step to go on with: the first that is not settled; empty at the end of the card. */
@@ -255,7 +305,7 @@ public final class CardState {
     private boolean through() {
         return card.steps().stream().allMatch(step -> settled(step.key()) && !reopened(step))
                 && parts().stream().noneMatch(BenchPart::open)
-                && offers.isEmpty();
+                && offers().isEmpty();
     }
 
     /** The same, no lock open and no end put off. */

@@ -1,0 +1,75 @@
+package abbex.app.kit;
+
+import abbex.app.arrive.Job;
+import abbex.app.measure.JobSheets;
+import abbex.app.measure.SheetData;
+import abbex.app.measure.Sheets;
+import abbex.app.state.ActSource;
+import abbex.core.heights.Stage;
+import abbex.core.state.PartsFitted;
+import abbex.core.state.StateAct;
+import abbex.core.state.VehicleHistory;
+import abbex.core.vehicle.End;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import org.springframework.stereotype.Component;
+
+/**
+ * Which kit stands on a vehicle, as its sheets tell: one of a later stage was taken on the kit that was chosen by then, unless
+ * the sheet says another.
+ */
+@Component
+class FittedKits implements ActSource {
+    private final Kits kits;
+    private final Sheets sheets;
+
+    FittedKits(Kits kits, Sheets sheets) {
+        this.kits = kits;
+        this.sheets = sheets;
+    }
+
+    @Override
+    public List<VehicleHistory.Entry> acts(Job job) {
+        JobSheets all = sheets.of(job.shop(), job.id());
+        Kits.OfJob of = kits.of(job);
+        List<VehicleHistory.Entry> acts = new ArrayList<>();
+        for (SheetData sheet : all.sheets()) {
+            acts.addAll(sheet.acts());
+            if (!sheet.parts().isEmpty() || carries(sheet)) {
+                for (End end : End.values()) {
+                    acts.add(new VehicleHistory.Entry(
+                            sheet.row().madeAt(),
+                            "",
+                            new StateAct.PartsChanged(end, fitted(of, sheet, end))));
+                }
+            }
+        }
+        return acts;
+    }
+
+    /** It stands on the parts that it gets. */
+    private static boolean carries(SheetData sheet) {
+        return sheet.stage().lowered() || sheet.stage() == Stage.TRIAL;
+    }
+
+    private static PartsFitted fitted(Kits.OfJob of, SheetData sheet, End end) {
+        if (sheet.parts().equals(SheetData.AS_IT_CAME)) {
+            return PartsFitted.AS_IT_CAME;
+        }
+        Kits.Kit kit = of.list().stream()
+                .filter(k -> !sheet.parts().isEmpty() && k.name().equalsIgnoreCase(sheet.parts()))
+                .findFirst()
+                .orElseGet(() -> of.chosenAt(sheet.row().madeAt()));
+        return of(kit, sheet.stage() == Stage.TRIAL, end);
+    }
+
+    /** What a kit makes of an end: nothing where it brings nothing. */
+    static PartsFitted of(Kits.Kit kit, boolean trial, End end) {
+        Set<String> brings = KitParts.brings(kit.values(), end);
+        return brings.isEmpty()
+                ? PartsFitted.AS_IT_CAME
+                : new PartsFitted(
+                        trial ? PartsFitted.Origin.TRIAL : PartsFitted.Origin.KIT, kit.key(), brings);
+    }
+}

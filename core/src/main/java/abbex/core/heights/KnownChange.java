@@ -1,0 +1,96 @@
+package abbex.core.heights;
+
+import abbex.core.units.Estimate;
+import abbex.core.units.Length;
+import abbex.core.units.Pressure;
+import abbex.core.units.Uncertainty;
+import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.Tyre;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/**
+ * What was told of two sheets that moves heights between them: tyres of another radius, other pressures, what was turned on
+ * purpose. It is taken off before anything is judged, with what it may be off by.
+ */
+final class KnownChange {
+    /** A tyre's loaded radius follows its free one within this, one standard deviation, mm (ours). */
+    private static final double RADIUS = 2.5;
+
+    /** How far a car's tyre is pressed at its pressure, mm: 4 kN on 220 N/mm (common practice, from memory). */
+    private static final double PRESSED = 18;
+
+    /** Stiffness goes with pressure nearly in proportion; this much of what follows may be off (ours). */
+    private static final double OFF = 0.35;
+
+    /** What a body sinks for a kilogram, mm: four wheels of 25 N/mm (common practice, from memory). */
+    private static final double PER_KG = 0.098;
+
+    /** Rates differ and a load lies where it lies: so much of it may be off (ours). */
+    private static final double LOAD_OFF = 0.5;
+
+    private final HeightSheet before;
+    private final HeightSheet after;
+    private final Comparison c;
+    private final OnPurpose turned;
+
+    KnownChange(Comparison c) {
+        this.c = c;
+        this.before = c.before();
+        this.after = c.after();
+        this.turned = after.basis().turned().since(before.basis().turned());
+    }
+
+    /** Adjusters were turned on purpose between the two. */
+    boolean turned() {
+        return turned.any();
+    }
+
+    /** What turning on purpose did to a height, mm, up positive. */
+    Estimate turned(Corner corner, Method method) {
+        return new Estimate(
+                Length.ofRoundedMm(turned.of(corner, method)),
+                Uncertainty.known(turned.standard().get(corner)));
+    }
+
+    /** How far the hub rose over the ground by tyres and pressures that were told, mm; empty where other tyres were not told. */
+    Optional<Estimate> tyre(Corner corner) {
+        double mm = 0;
+        double variance = 0;
+        if (!c.sameWheels()) {
+            Optional<Length> was = c.tyre(before, corner.end()).map(Tyre::freeRadius);
+            Optional<Length> is = c.tyre(after, corner.end()).map(Tyre::freeRadius);
+            if (was.isEmpty() || is.isEmpty() || c.doubtfulWheels()) {
+                return Optional.empty();
+            }
+            mm += is.get().minus(was.get()).mm();
+            variance += RADIUS * RADIUS;
+        }
+        double inflated = inflated(corner);
+        mm += inflated;
+        variance += OFF * OFF * inflated * inflated;
+        return Optional.of(new Estimate(Length.ofRoundedMm(mm), Uncertainty.known(Math.sqrt(variance))));
+    }
+
+    /** How far the body sank by loads that were told, mm, down positive; nothing where either was not. */
+    Estimate load() {
+        OptionalDouble was = before.state().loadKg();
+        OptionalDouble is = after.state().loadKg();
+        double sank = was.isEmpty() || is.isEmpty() ? 0 : PER_KG * (is.getAsDouble() - was.getAsDouble());
+        return new Estimate(Length.ofRoundedMm(sank), Uncertainty.known(Math.abs(LOAD_OFF * sank)));
+    }
+
+    /** Both loads were told by what they weigh. */
+    boolean loadsTold() {
+        return before.state().loadKg().isPresent() && after.state().loadKg().isPresent();
+    }
+
+    /** A tyre at a higher pressure is pressed less, in proportion. */
+    private double inflated(Corner corner) {
+        Optional<Pressure> was = before.state().pressure(corner);
+        Optional<Pressure> is = after.state().pressure(corner);
+        return was.isEmpty() || is.isEmpty() || !was.get().differsFrom(is.get())
+                ? 0
+                : PRESSED * (1 - was.get().kPa() / is.get().kPa());
+    }
+}
