@@ -19,6 +19,7 @@ import abbex.core.motion.StraightMotion;
 import abbex.core.units.Length;
 import abbex.core.vehicle.Corner;
 import abbex.core.wheels.Fitment;
+import abbex.core.wheels.TyreSize;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.EnumMap;
@@ -90,7 +91,9 @@ final class ClearanceAnswer {
                         .toList());
         answer.put(
                 "remedies",
-                Remedies.find(house).stream().map(ClearanceAnswer::cure).toList());
+                Remedies.find(house).stream()
+                        .map(cure -> cure(cure, house.planned().tyre()))
+                        .toList());
         return answer;
     }
 
@@ -198,20 +201,36 @@ final class ClearanceAnswer {
         return one;
     }
 
-    private static Map<String, Object> cure(Cure cure) {
+    private static Map<String, Object> cure(Cure cure, TyreSize planned) {
         Map<String, Object> one = new LinkedHashMap<>();
-        one.put("do", cure.doses().stream().map(ClearanceAnswer::dose).toList());
+        one.put(
+                "do",
+                cure.doses().stream().map(dose -> dose(dose, cure, planned)).toList());
         one.put("structural", cure.doses().stream().anyMatch(d -> d.remedy().structural()));
         one.put("tightestGapMm", TyreAnswer.round(cure.proof().get(0).least().gap(), 1));
+        if (!cure.unmeasured().isEmpty()) {
+            one.put("notMeasured", cure.unmeasured().stream().map(Enum::name).toList());
+        }
         return one;
     }
 
-    private static Map<String, Object> dose(Cure.Dose dose) {
+    private static Map<String, Object> dose(Cure.Dose dose, Cure cure, TyreSize planned) {
         Map<String, Object> one = new LinkedHashMap<>();
         one.put("remedy", dose.remedy().name());
+        if (dose.remedy().otherTyre() && cure.tyre().isPresent()) {
+            TyreSize tyre = cure.tyre().get();
+            boolean aspect = dose.remedy() == Remedy.LOWER_ASPECT;
+            one.put(
+                    aspect ? "aspect" : "mm",
+                    aspect
+                            ? planned.aspect().subtract(tyre.aspect())
+                            : planned.width().subtract(tyre.width()));
+            one.put("tyre", tyre.text());
+            return one;
+        }
         boolean degrees = dose.remedy() == Remedy.CAMBER;
         one.put(
-                degrees ? "degrees" : dose.remedy() == Remedy.LOWER_ASPECT ? "aspect" : "mm",
+                degrees ? "degrees" : "mm",
                 degrees ? TyreAnswer.round(dose.amount() / 10.0, 1) : BigDecimal.valueOf(dose.amount()));
         return one;
     }

@@ -205,6 +205,7 @@ class FloorPage {
         Reader reader = Reader.of(me);
         JobMark judged = verdicts.mark(job, reader);
         boolean stop = judged.mark().equals("stop");
+        JobMark.Work next = judged.work();
         // What left the shop with its sheet was answered for; a stop stays in sight there too.
         String detail = !judged.mark().isEmpty() && (stop || !out)
                 ? judged.title()
@@ -219,8 +220,8 @@ class FloorPage {
                 number(wheelbase(job.vehicle()) / drawn(job.vehicle())),
                 number(wheelbase(job.vehicle())),
                 job.vehicle().shape() == VehicleFacts.Shape.PICKUP ? "1.23" : "1",
-                out ? back(due, late, reader) : parts.isEmpty() ? progress.act() : parts,
-                Numerals.html(detail),
+                out ? back(due, late, reader) : next == null ? parts.isEmpty() ? progress.act() : parts : next.next(),
+                Numerals.html(next == null || out ? detail : next.text()),
                 mark,
                 mark.isEmpty() ? "" : words.say("severity." + mark.toUpperCase(Locale.ROOT)),
                 job.holderInitials(),
@@ -231,8 +232,8 @@ class FloorPage {
                 late,
                 due != null && !due.isAfter(today.plusDays(SOON)),
                 me.id().equals(job.holder()),
-                out ? "return" : progress.complete() && !mark.equals("look") && !stop ? "sheet" : "measure",
-                judged.station().isEmpty() ? "measure" : judged.station(),
+                out ? "return" : next == null ? progress.path() : next.link(),
+                judged.link().isEmpty() ? "measure" : judged.link(),
                 Outline.of(job.vehicle().shape().name().toLowerCase(Locale.ROOT))
                         .lines(),
                 job.edition().moves());

@@ -36,6 +36,7 @@ public record Fact(Kind kind, List<String> about, List<String> says) {
         ROAD_BUMP(List.of("corner."), List.of(TEXT)),
         ROAD_MARK(List.of("corner.", "probe.", TEXT), List.of("face.")),
         REMEDY(List.of("corner.", "remedy."), List.of(TEXT, "fact.unit.")),
+        REMEDY_FITTED(List.of("corner.", "remedy."), List.of(TEXT, "fact.unit.")),
         LOW_POINT(List.of("low.", TEXT, TEXT, "from."), List.of(TEXT)),
         GROUND(List.of(TEXT), List.of(TEXT)),
         /** A fastener and its place: its reading and how it stands. */

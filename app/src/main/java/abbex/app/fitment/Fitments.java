@@ -10,15 +10,18 @@ import abbex.core.wheels.Fitment;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Service;
 
 /** What the wheels of a stay have to say to other stations. */
 @Service
 public class Fitments {
     private final WheelSets sets;
+    private final ObjectProvider<PlannedWheels> changes;
     private final Words words;
 
-    Fitments(WheelSets sets, Words words) {
+    Fitments(WheelSets sets, ObjectProvider<PlannedWheels> changes, Words words) {
+        this.changes = changes;
         this.sets = sets;
         this.words = words;
     }
@@ -57,7 +60,15 @@ public class Fitments {
                 .flatMap(set -> set.fitment(end));
     }
 
-    /** What is planned for an end. */
+    /** What is to stand at an end: the planned set, else what stands there, with all that is planned for it besides. */
+    public Optional<Fitment> intended(Job job, End end) {
+        return planned(job, end)
+                .or(() -> now(job, end))
+                .map(wheels -> changes.orderedStream()
+                        .reduce(wheels, (on, by) -> by.after(job, end, on), (one, other) -> other));
+    }
+
+    /** The planned set's wheels of an end. */
     public Optional<Fitment> planned(Job job, End end) {
         return WheelSets.first(sets.of(job.shop(), job.vehicle().id()), WheelSet.Use.PLANNED)
                 .flatMap(set -> set.fitment(end));

@@ -81,8 +81,7 @@ public class Stances {
 
     /** The tyre's diameter of an end before a load is on it, mm. */
     private OptionalDouble diameter(Job job, End end) {
-        return fitments.planned(job, end)
-                .or(() -> fitments.now(job, end))
+        return fitments.intended(job, end)
                 .map(f -> f.tyre().overallDiameter().mm())
                 .or(() -> job.vehicle()
                         .measure(end == End.FRONT ? Measure.TYRE_FRONT : Measure.TYRE_REAR)

@@ -16,7 +16,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -32,24 +31,18 @@ class HandOverController {
     private final Jobs jobs;
     private final JobHeads heads;
     private final HandOver handOver;
+    private final Leaving leaving;
     private final Words words;
     private final Clock clock;
 
-    HandOverController(Jobs jobs, JobHeads heads, HandOver handOver, Words words, Clock clock) {
+    HandOverController(Jobs jobs, JobHeads heads, HandOver handOver, Leaving leaving, Words words, Clock clock) {
+        this.leaving = leaving;
         this.jobs = jobs;
         this.heads = heads;
         this.handOver = handOver;
         this.words = words;
         this.clock = clock;
     }
-
-    /**
-     * Something to answer for.
-     *
-     * @param field name of the choice; that of the reason has {@code _why} behind it
-     * @param choices how it may be answered
-     */
-    public record Item(String field, Words.Said said, List<Answer> choices, String chosen, String why) {}
 
     @GetMapping("/jobs/{id}/hand-over")
     ModelAndView page(@Me Person me, @PathVariable UUID id) {
@@ -64,12 +57,20 @@ class HandOverController {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
         List<Found> asked = handOver.toAnswer(job);
         Form form = new Form(me, words, parameters);
-        if (asked.stream().noneMatch(f -> form.has(field(f)) || form.has(why(f))) && !asked.isEmpty()) {
+        List<List<Found>> groups = Leaving.alike(asked);
+        if (groups.stream().noneMatch(g -> form.has(Leaving.field(g)) || form.has(Leaving.why(g)))
+                && !asked.isEmpty()) {
             return new ModelAndView("redirect:/jobs/" + id + "/hand-over");
         }
+        boolean lead = me.role() == Role.LEAD;
         Map<String, Handovers.Given> answers = new HashMap<>();
-        asked.forEach(found -> answers.put(found.key(), given(form, found)));
-        if (asked.stream().anyMatch(Found::stop) && me.role() != Role.LEAD) {
+        for (List<Found> group : groups) {
+            if (lead || !group.get(0).stop()) {
+                Handovers.Given given = given(form, group);
+                group.forEach(found -> answers.put(found.key(), given));
+            }
+        }
+        if (!lead && asked.stream().anyMatch(Found::stop)) {
             form.problem("sign", "problem.answer.lead");
         }
         if (!form.fits()) {
@@ -79,15 +80,19 @@ class HandOverController {
         return sheet(id, version == 0 ? "" : "?version=" + version);
     }
 
-    private static Handovers.Given given(Form form, Found found) {
-        Answer answer = form.choice(field(found), Answer.values(), Answer.FIXED);
-        String reason = form.line(why(found), LONGEST);
-        if (form.text(field(found)).isEmpty()) {
-            form.problem(field(found), "problem.answer.none");
-        } else if (!answer.fits(found)) {
-            form.problem(field(found), "problem.answer.told");
+    private static Handovers.Given given(Form form, List<Found> group) {
+        String field = Leaving.field(group);
+        Answer answer = form.choice(field, Answer.values(), Answer.FIXED);
+        String reason = form.line(Leaving.why(group), LONGEST);
+        if (form.text(field).isEmpty()) {
+            form.problem(field, "problem.answer.none");
+        } else if (!answer.fits(group.get(0))) {
+            form.problem(field, "problem.answer.told");
         } else if (answer.needsReason() && reason.isEmpty()) {
-            form.problem(why(found), "problem.answer.why");
+            form.problem(Leaving.why(group), "problem.answer.why");
+        } else if (form.has(Leaving.seenField(group))
+                && !form.text(Leaving.seenField(group)).equals(Leaving.seen(group))) {
+            form.problem(field, "problem.answer.changed");
         }
         return new Handovers.Given(answer, reason);
     }
@@ -102,28 +107,19 @@ class HandOverController {
         Map<String, Handovers.Given> before = handOver.answered(job);
         ModelAndView page = form.on(new ModelAndView("hand-over"));
         page.addObject("head", heads.head(me.shop(), job.id(), "handover", form.reader()));
-        page.addObject("items", asked.stream().map(f -> item(f, before, form)).toList());
-        page.addObject("sign", asked.stream().anyMatch(Found::stop) && me.role() != Role.LEAD);
+        Leaving.View view = leaving.view(job, asked, before, form);
+        boolean lead = me.role() == Role.LEAD;
+        page.addObject("view", view);
+        page.addObject("lead", lead);
+        page.addObject("sign", !lead && !view.holds().isEmpty());
+        int holding =
+                lead ? 0 : view.holds().stream().mapToInt(g -> g.lines().size()).sum();
+        page.addObject(
+                "go",
+                holding == 0
+                        ? words.say("handover.go")
+                        : words.say("handover.go.held", form.reader(), "count", holding));
         return page;
-    }
-
-    /** What was answered for it last stands there, and is still to be sent by hand. */
-    private Item item(Found found, Map<String, Handovers.Given> before, Form form) {
-        Handovers.Given last = before.get(found.key());
-        return new Item(
-                field(found),
-                words.finding(found.finding(), form.reader()),
-                Stream.of(Answer.values()).filter(a -> a.fits(found)).toList(),
-                form.text(field(found), last == null ? "" : last.answer().name()),
-                form.text(why(found), last == null ? "" : last.reason()));
-    }
-
-    private static String field(Found found) {
-        return "answer-" + found.key().replaceAll("[^A-Za-z0-9]+", "-");
-    }
-
-    private static String why(Found found) {
-        return field(found) + "_why";
     }
 
     private static ModelAndView sheet(UUID job, String version) {

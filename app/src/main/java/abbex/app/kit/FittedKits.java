@@ -7,7 +7,6 @@ import abbex.app.measure.Sheets;
 import abbex.app.state.ActSource;
 import abbex.core.heights.Stage;
 import abbex.core.state.PartsFitted;
-import abbex.core.state.StateAct;
 import abbex.core.state.VehicleHistory;
 import abbex.core.vehicle.End;
 import java.util.ArrayList;
@@ -20,7 +19,7 @@ import org.springframework.stereotype.Component;
  * the sheet says another.
  */
 @Component
-class FittedKits implements ActSource {
+public class FittedKits implements ActSource {
     private final Kits kits;
     private final Sheets sheets;
 
@@ -39,9 +38,7 @@ class FittedKits implements ActSource {
             if (!sheet.parts().isEmpty() || carries(sheet)) {
                 for (End end : End.values()) {
                     acts.add(new VehicleHistory.Entry(
-                            sheet.row().madeAt(),
-                            "",
-                            new StateAct.PartsChanged(end, fitted(of, sheet, end))));
+                            sheet.row().madeAt(), "", fitted(of, sheet, end).at(end)));
                 }
             }
         }
@@ -65,11 +62,10 @@ class FittedKits implements ActSource {
     }
 
     /** What a kit makes of an end: nothing where it brings nothing. */
-    static PartsFitted of(Kits.Kit kit, boolean trial, End end) {
+    public static PartsFitted of(Kits.Kit kit, boolean trial, End end) {
         Set<String> brings = KitParts.brings(kit.values(), end);
         return brings.isEmpty()
                 ? PartsFitted.AS_IT_CAME
-                : new PartsFitted(
-                        trial ? PartsFitted.Origin.TRIAL : PartsFitted.Origin.KIT, kit.key(), brings);
+                : new PartsFitted(trial ? PartsFitted.Origin.TRIAL : PartsFitted.Origin.KIT, kit.key(), brings);
     }
 }

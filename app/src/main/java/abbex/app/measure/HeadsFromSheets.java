@@ -5,6 +5,7 @@ import abbex.app.arrive.JobReceived;
 import abbex.app.arrive.Jobs;
 import abbex.app.page.JobHead;
 import abbex.app.page.JobHeads;
+import abbex.app.page.JobMark;
 import abbex.app.page.JobMarks;
 import abbex.app.page.NotHere;
 import abbex.app.page.Numerals;
@@ -42,6 +43,7 @@ class HeadsFromSheets implements JobHeads {
         String kit = job.kit().isEmpty() ? "" : " · " + job.kit();
         String bay = job.where().bay().isEmpty() ? "" : job.where().bay() + " · ";
         String odometer = job.odometer().isEmpty() ? "" : job.odometer() + " · ";
+        JobMark mark = marks.of(job.shop(), job.id(), reader);
         return new JobHead(
                 job.id(),
                 job.vehicle().plate(),
@@ -50,7 +52,18 @@ class HeadsFromSheets implements JobHeads {
                 Numerals.html(progress.summary()),
                 station,
                 progress.complete() ? 2 : progress.readings() > 0 ? 1 : 0,
-                marks.of(job.shop(), job.id(), reader),
+                mark,
+                next(mark, progress),
                 job.vehicle().kind().singleTrack());
+    }
+
+    /** A card in hand goes on; then what stops the vehicle; then what its heights ask for. */
+    private static JobHead.Next next(JobMark mark, Progress progress) {
+        if (mark.work() != null) {
+            return new JobHead.Next(mark.work().next(), mark.work().link());
+        }
+        boolean first = mark.mark().equals("stop")
+                || progress.complete() && !mark.link().isEmpty();
+        return first ? new JobHead.Next(mark.title(), mark.link()) : new JobHead.Next(progress.act(), progress.path());
     }
 }

@@ -5,6 +5,7 @@ import abbex.app.arrive.VehicleFacts;
 import abbex.app.rules.ShopRules;
 import abbex.core.heights.Advertised;
 import abbex.core.heights.Assessment;
+import abbex.core.heights.MeasuringPoint;
 import abbex.core.heights.Round;
 import abbex.core.vehicle.Vehicle;
 import com.github.benmanes.caffeine.cache.Cache;
@@ -57,6 +58,11 @@ public final class JobSheets {
 
     public Optional<SheetData> find(UUID sheet) {
         return sheets.stream().filter(s -> s.row().id().equals(sheet)).findFirst();
+    }
+
+    /** Where a height is read, below the address of a stay: its method, and the hand in its field. */
+    public static String path(MeasuringPoint spot) {
+        return "measure?method=" + spot.way().code() + "#in-" + spot.place().code();
     }
 
     /** What a vehicle is read by: one method or group of points after the other. */

@@ -45,10 +45,13 @@ public class MeasureController {
     }
 
     @GetMapping("/jobs/{id}/measure")
-    String measure(@Me Person me, @PathVariable UUID id) {
+    String measure(@Me Person me, @PathVariable UUID id, @RequestParam(defaultValue = "") String method) {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
-        SheetData newest = sheets.of(me.shop(), job.id()).newest().orElseThrow(NotHere::new);
-        return "redirect:/jobs/" + id + "/sheets/" + newest.row().id();
+        JobSheets all = sheets.of(me.shop(), job.id());
+        SheetData newest = all.newest().orElseThrow(NotHere::new);
+        boolean known = all.rounds(job.vehicle()).stream()
+                .anyMatch(round -> round.code().equals(method));
+        return "redirect:/jobs/" + id + "/sheets/" + newest.row().id() + (known ? "?method=" + method : "");
     }
 
     @GetMapping("/jobs/{id}/sheets/{sheetId}")

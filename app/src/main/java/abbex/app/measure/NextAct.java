@@ -12,6 +12,7 @@ import abbex.core.heights.Asked;
 import abbex.core.heights.Assessment;
 import abbex.core.heights.DropSheet;
 import abbex.core.heights.HeightSheet;
+import abbex.core.heights.MeasuringPoint;
 import abbex.core.heights.Round;
 import abbex.core.units.Estimate;
 import abbex.core.vehicle.End;
@@ -45,63 +46,66 @@ class NextAct {
         String mark = worst.isPresent() ? "look" : readings == 0 ? "open" : now.isPresent() ? "clear" : "";
         String detail = worst.map(f -> words.finding(f, reader).title()).orElse(summary);
         if (before.isEmpty()) {
-            return new Progress("", words.say("next.arrived"), job.kit(), "open", readings, false);
+            return new Progress("", words.say("next.arrived"), "measure", job.kit(), "open", readings, false);
         }
-        Optional<String> again = again(sheets, judged, reader);
+        Optional<Act> again = again(sheets, judged, reader);
         if (again.isPresent()) {
-            return new Progress(summary, again.get(), detail, "look", readings, false);
+            return new Progress(summary, again.get().text(), again.get().path(), detail, "look", readings, false);
         }
-        Optional<String> left = missing(before, before, rounds, reader);
+        Optional<Act> left = missing(before, before, rounds, reader);
         if (now.isEmpty() || now.get().isEmpty()) {
-            String act =
-                    left.isPresent() && now.isEmpty() ? left.get() : words.say(now.isEmpty() ? "next.fit" : "next.now");
-            return new Progress(summary, act, worst.isPresent() ? detail : job.kit(), mark, readings, false);
+            Act act = left.isPresent() && now.isEmpty()
+                    ? left.get()
+                    : now.isEmpty() ? new Act(words.say("next.fit"), "fit") : new Act(words.say("next.now"), "measure");
+            return new Progress(
+                    summary, act.text(), act.path(), worst.isPresent() ? detail : job.kit(), mark, readings, false);
         }
-        Optional<String> toRead = missing(before, now.get(), rounds, reader);
+        Optional<Act> toRead = missing(before, now.get(), rounds, reader);
         if (toRead.isPresent()) {
-            return new Progress(summary, toRead.get(), detail, mark, readings, false);
+            return new Progress(summary, toRead.get().text(), toRead.get().path(), detail, mark, readings, false);
         }
         return new Progress(
-                summary, words.say(worst.isPresent() ? "next.look" : "next.handover"), detail, mark, readings, true);
+                summary,
+                words.say(worst.isPresent() ? "next.look" : "next.handover"),
+                worst.isPresent() ? "measure" : "sheet",
+                detail,
+                mark,
+                readings,
+                true);
     }
 
     /**
      * A doubt is settled before anything else while the tape is still at hand: by the height that tells which of several it is,
      * else by the suspicious reading of the newest sheet.
      */
-    private Optional<String> again(JobSheets sheets, Assessment judged, Reader reader) {
+    private Optional<Act> again(JobSheets sheets, Assessment judged, Reader reader) {
         int newest = sheets.sheets().size() - 1;
         if (judged.settling().isPresent()) {
             Asked asked = judged.settling().get();
-            return Optional.of(words.say(
-                    asked.repeat() ? "next.repeat" : "next.settle",
-                    reader,
-                    "place",
-                    asked.spot().place(),
-                    "way",
-                    asked.spot().way()));
+            return Optional.of(act(asked.repeat() ? "next.repeat" : "next.settle", asked.spot(), reader));
         }
         return judged.suspects().stream()
                 .filter(s -> s.sheet() == newest)
                 .findFirst()
-                .map(s -> words.say(
-                        "next.again",
-                        reader,
-                        "place",
-                        s.spot().place(),
-                        "way",
-                        s.spot().way()));
+                .map(s -> act("next.again", s.spot(), reader));
+    }
+
+    /** An act, and where it is done. */
+    private record Act(String text, String path) {}
+
+    private Act act(String key, MeasuringPoint spot, Reader reader) {
+        return new Act(words.say(key, reader, "place", spot.place(), "way", spot.way()), JobSheets.path(spot));
     }
 
     /** The first spot in walking order that is still to read, of a round that is begun on the sheet if there is one. */
-    private Optional<String> missing(HeightSheet before, HeightSheet sheet, List<Round> rounds, Reader reader) {
+    private Optional<Act> missing(HeightSheet before, HeightSheet sheet, List<Round> rounds, Reader reader) {
         return rounds.stream()
                 .filter(round -> round.read(before) > 0)
                 .sorted(Comparator.comparing(round -> round.read(sheet) == 0))
                 .flatMap(round -> round.spots().stream()
                         .filter(spot -> before == sheet || before.at(spot).isPresent())
                         .filter(spot -> sheet.at(spot).isEmpty())
-                        .map(spot -> words.say("next.spot", reader, "place", spot.place(), "way", spot.way())))
+                        .map(spot -> act("next.spot", spot, reader)))
                 .findFirst();
     }
 

@@ -8,6 +8,8 @@ import abbex.core.heights.Basis;
 import abbex.core.heights.Floor;
 import abbex.core.heights.HeightSheet;
 import abbex.core.heights.MeasuringPoint;
+import abbex.core.heights.OnPurpose;
+import abbex.core.heights.Reading;
 import abbex.core.heights.SheetState;
 import abbex.core.heights.SheetWheels;
 import abbex.core.heights.Stage;
@@ -35,21 +37,44 @@ public final class SheetData {
     private final Map<String, String> state;
     private final Stage stage;
     private final HeightSheet heights;
+    private final HeightSheet read;
 
+    /** @param turns what was turned on earlier sheets of the stay and on this one, in order */
     SheetData(
             SheetRow row,
             List<ReadingRow> current,
             Map<String, String> state,
             ShopRules rules,
-            List<KnownWheels.Known> wheels) {
+            List<KnownWheels.Known> wheels,
+            List<TurnedSince.Turn> turns) {
         this.row = row;
         this.current = List.copyOf(current);
         this.state = Map.copyOf(state);
         this.stage = StateItem.stage(said(StateItem.STAGE)).orElse(row.stage());
-        this.heights = HeightSheet.of(
-                state(this.state),
-                basis(rules, wheels),
-                current.stream().map(ReadingRow::reading).toList());
+        List<Reading> all = current.stream().map(ReadingRow::reading).toList();
+        List<TurnedSince.Turn> here =
+                turns.stream().filter(turn -> turn.sheet().equals(row.id())).toList();
+        List<Reading> stand = standing(all, here);
+        Basis basis = basis(rules, wheels).turned(turned(turns, stand));
+        this.heights = HeightSheet.of(state(this.state), basis, stand);
+        this.read = stand.size() == all.size() ? heights : HeightSheet.of(state(this.state), basis, all);
+    }
+
+    /** What was read before something was turned stands for another height, once anything was read since. */
+    private static List<Reading> standing(List<Reading> all, List<TurnedSince.Turn> here) {
+        long last = here.stream().mapToLong(TurnedSince.Turn::after).max().orElse(0);
+        List<Reading> since =
+                all.stream().filter(reading -> reading.nr() > last).toList();
+        return since.isEmpty() ? all : since;
+    }
+
+    /** What was turned before these readings were taken: on earlier sheets all of it. */
+    private OnPurpose turned(List<TurnedSince.Turn> turns, List<Reading> stand) {
+        long first = stand.stream().mapToLong(Reading::nr).min().orElse(Long.MAX_VALUE);
+        return turns.stream()
+                .filter(turn -> !turn.sheet().equals(row.id()) || turn.after() < first)
+                .map(TurnedSince.Turn::does)
+                .reduce(OnPurpose.NOTHING, OnPurpose::plus);
     }
 
     private Basis basis(ShopRules rules, List<KnownWheels.Known> sets) {
@@ -62,7 +87,8 @@ public final class SheetData {
                 floor,
                 row.first() ? standIn : SubstituteBaseline.NONE,
                 StateItem.arches(said(StateItem.ARCHES)).orElse(java.util.Set.of()),
-                wheels(said(SheetState.Item.WHEEL_SET.name()), sets));
+                wheels(said(SheetState.Item.WHEEL_SET.name()), sets),
+                OnPurpose.NOTHING);
     }
 
     /** The set that was named, with its tyres; in doubt where none was and the vehicle has unlike ones. */
@@ -143,17 +169,22 @@ public final class SheetData {
         acts.add(new VehicleHistory.Entry(row.madeAt(), "", new StateAct.Loaded(heights.state())));
         heights.state()
                 .said(SheetState.Item.WHEEL_SET)
-                .ifPresent(set -> acts.add(
-                        new VehicleHistory.Entry(row.madeAt(), "", new StateAct.WheelsMounted(set))));
+                .ifPresent(
+                        set -> acts.add(new VehicleHistory.Entry(row.madeAt(), "", new StateAct.WheelsMounted(set))));
         if (stage == Stage.SETTLED) {
             acts.add(new VehicleHistory.Entry(row.madeAt(), "", new StateAct.Settled()));
         }
         return acts;
     }
 
-    /** What the core compares. */
+    /** What the core compares: without what was read before something was turned, once anything was read since. */
     public HeightSheet heights() {
         return heights;
+    }
+
+    /** Everything that stands on it, also what was read before something was turned. */
+    public HeightSheet read() {
+        return read;
     }
 
     /** What kind of fact an item of the state is; none for its stage, which is a fact of the sheet. */

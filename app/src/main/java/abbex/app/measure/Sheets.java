@@ -31,6 +31,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -163,15 +164,23 @@ public class Sheets {
         });
         ShopRules own = rules.of(shop);
         Map<UUID, List<ReadingRow>> readings = log.current(shop, jobs, rules.ways(shop));
+        Map<UUID, List<TurnedSince.Turn>> turns = turned.turns(shop, vehicles);
         Map<UUID, List<SheetData>> byJob = new HashMap<>();
-        sheets.values()
-                .forEach(s -> byJob.computeIfAbsent(s.job(), j -> new ArrayList<>())
-                        .add(new SheetData(
-                                s,
-                                readings.getOrDefault(s.id(), List.of()),
-                                states.getOrDefault(s.id(), Map.of()),
-                                own,
-                                wheels.of(shop, Objects.requireNonNull(vehicles.get(s.job()))))));
+        Map<UUID, Set<UUID>> upTo = new HashMap<>();
+        sheets.values().forEach(s -> {
+            Set<UUID> seen = upTo.computeIfAbsent(s.job(), j -> new HashSet<>());
+            seen.add(s.id());
+            byJob.computeIfAbsent(s.job(), j -> new ArrayList<>())
+                    .add(new SheetData(
+                            s,
+                            readings.getOrDefault(s.id(), List.of()),
+                            states.getOrDefault(s.id(), Map.of()),
+                            own,
+                            wheels.of(shop, Objects.requireNonNull(vehicles.get(s.job()))),
+                            turns.getOrDefault(s.job(), List.of()).stream()
+                                    .filter(turn -> seen.contains(turn.sheet()))
+                                    .toList()));
+        });
         Map<UUID, JobSheets> all = new LinkedHashMap<>();
         for (UUID job : jobs) {
             List<SheetData> of = byJob.get(job);

@@ -2,6 +2,7 @@ package abbex.app.page;
 
 import abbex.core.clearance.ClearanceFinding;
 import abbex.core.clearance.ProbePlace;
+import abbex.core.clearance.Remedy;
 import java.math.BigDecimal;
 import org.springframework.stereotype.Component;
 
@@ -10,6 +11,7 @@ import org.springframework.stereotype.Component;
 public class ClearancePlaceWords extends Wording {
     public ClearancePlaceWords() {
         named(ProbePlace.class, "probe.");
+        named(Remedy.class, "remedy.");
         of(
                 ClearanceFinding.At.class,
                 (at, words, reader) -> words.say(

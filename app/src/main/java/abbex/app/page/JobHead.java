@@ -11,6 +11,7 @@ import java.util.UUID;
  * @param station arrive, measure or handover
  * @param measured 0 nothing, 1 begun, 2 done
  * @param mark the judgement of the whole stay
+ * @param next what is next for whoever stands in front of it
  * @param singleTrack it has no axles to be aligned
  */
 public record JobHead(
@@ -22,7 +23,17 @@ public record JobHead(
         String station,
         int measured,
         JobMark mark,
+        Next next,
         boolean singleTrack) {
+    /** An act, and where it is done below the stay's address. */
+    public record Next(String text, String link) {}
+
+    /** The page that is open is where the next act is done. */
+    public boolean here() {
+        String path = next.link().replaceAll("[/?#].*", "");
+        return path.equals(station) || path.equals("sheet") && station.equals("handover");
+    }
+
     private static final List<String> STATIONS =
             List.of("arrive", "measure", "plan", "fit", "set", "fitment", "prove", "align", "handover", "return");
 

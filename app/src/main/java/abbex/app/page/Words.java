@@ -40,7 +40,13 @@ public class Words {
         }
     }
 
-    private static final Wording.Teller<Object> PLAIN = (value, words, reader) -> String.valueOf(value);
+    /** Numbers and texts are said as they are; anything else has words of its own, or a program's text would be said. */
+    private static final Wording.Teller<Object> PLAIN = (value, words, reader) -> {
+        if (value instanceof CharSequence || value instanceof Number) {
+            return value.toString();
+        }
+        throw new IllegalArgumentException(value.getClass() + " has no words: " + value);
+    };
 
     private final Bundles bundles;
     private final Map<Class<?>, Wording.Teller<?>> tellers = new HashMap<>();

@@ -4,9 +4,11 @@ import abbex.app.arrive.Job;
 import abbex.app.arrive.Jobs;
 import abbex.app.kit.KitPlans;
 import abbex.app.people.Person;
+import abbex.app.prove.Clearances;
 import abbex.app.store.Ids;
 import abbex.app.store.Times;
 import abbex.app.workcard.Cards;
+import abbex.core.figure.Finding;
 import abbex.core.parts.Bill;
 import abbex.core.parts.BillLine;
 import abbex.core.parts.MakersList;
@@ -14,6 +16,7 @@ import abbex.core.parts.PartEvent;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -37,9 +40,18 @@ public class PartLog {
     private final Jobs jobs;
     private final Cards cards;
     private final KitPlans plans;
+    private final Clearances clearances;
     private final Clock clock;
 
-    PartLog(JdbcClient jdbc, PartRows rows, Jobs jobs, Cards cards, KitPlans plans, Clock clock) {
+    PartLog(
+            JdbcClient jdbc,
+            PartRows rows,
+            Jobs jobs,
+            Cards cards,
+            KitPlans plans,
+            Clock clock,
+            Clearances clearances) {
+        this.clearances = clearances;
         this.jdbc = jdbc;
         this.rows = rows;
         this.jobs = jobs;
@@ -79,11 +91,9 @@ public class PartLog {
     /** What a stay's bill follows from. */
     Bill.Job needs(Job job) {
         Cards.Needs needs = cards.needs(job);
-        return new Bill.Job(
-                needs.card(),
-                needs.wanted(),
-                needs.state(),
-                plans.of(job).plan().findings());
+        List<Finding> planned = new ArrayList<>(plans.of(job).plan().findings());
+        planned.addAll(clearances.planned(job));
+        return new Bill.Job(needs.card(), needs.wanted(), needs.state(), planned);
     }
 
     /** The bill as plan and card have it now, with what was said of it. */

@@ -107,7 +107,7 @@ class Planner {
                 ends,
                 said(planned, reader, f -> !note(f)),
                 wishes.of(planned, values, reader),
-                buys(planned),
+                buys(job, planned, reader),
                 ends.isEmpty() ? words.say("plan.empty") : all.newest().isEmpty() ? words.say("plan.baseline") : "",
                 plans.why(job, planned).map(why -> causes.of(why, reader)).orElse(null),
                 words.findings(elsewhere(job), reader),
@@ -362,8 +362,12 @@ class Planner {
         return planned.setDown().holds(is) || planned.settled().holds(is) ? "clear" : "look";
     }
 
-    private List<PlanPage.Buy> buys(KitPlans.Planned planned) {
+    private List<PlanPage.Buy> buys(Job job, KitPlans.Planned planned, Reader reader) {
         List<PlanPage.Buy> buys = new ArrayList<>();
+        clearances.planned(job).forEach(f -> {
+            Words.Said said = words.finding(f, reader);
+            buys.add(new PlanPage.Buy(said.title(), said.text()));
+        });
         for (KitFinding finding : planned.plan().findings()) {
             String key = buy(finding);
             if (!key.isEmpty()) {

@@ -3,6 +3,7 @@ package abbex.app.prove;
 import abbex.app.page.Numerals;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
+import abbex.core.clearance.ClearanceModel;
 import abbex.core.clearance.Cure;
 import abbex.core.clearance.Doubt;
 import abbex.core.clearance.Eye;
@@ -16,12 +17,15 @@ import abbex.core.clearance.Verdict;
 import abbex.core.motion.Pose;
 import abbex.core.motion.Range;
 import abbex.core.units.Length;
+import abbex.core.wheels.Fitment;
+import abbex.core.wheels.TyreSize;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -67,10 +71,57 @@ class ClearanceWords {
                 .toList();
     }
 
-    List<CornerPage.InPlan> inPlan(CornerCase corner) {
+    /** Each with whether it is on the vehicle, and what is so once all of it is. */
+    List<CornerPage.InPlan> inPlan(CornerCase corner, Reader reader) {
+        String proof = corner.planning() ? proof(corner.done(), reader) : "";
         return corner.taken().stream()
-                .map(t -> new CornerPage.InPlan(t.id().toString(), dose(t.dose())))
+                .map(t -> new CornerPage.InPlan(
+                        t.id().toString(),
+                        dose(
+                                t.dose(),
+                                Optional.of(ClearanceModel.fitment(
+                                                corner.planned(),
+                                                t.dose().remedy(),
+                                                t.dose().steps())
+                                        .tyre())),
+                        t.fitted().isPresent(),
+                        t.fitted()
+                                .map(f -> words.say("remedy.fitted", reader, "by", f.by(), "day", reader.day(f.at())))
+                                .orElseGet(() -> words.say("remedy.planned")),
+                        t.fitted().isPresent() ? "" : proof))
                 .toList();
+    }
+
+    private String proof(CornerCase done, Reader reader) {
+        return done.judged().stream()
+                .findFirst()
+                .map(j -> Numerals.html(words.say(
+                        "remedy.then",
+                        reader,
+                        "place",
+                        words.say("probe." + j.verdict().place()),
+                        "gap",
+                        Length.ofRoundedMm(j.verdict().least().gap()))))
+                .orElse("");
+    }
+
+    /** Gaps whose interval leaves it open, and from which reading on they clear. */
+    List<CornerPage.Again> again(List<CornerCase.Judged> judged, Reader reader) {
+        List<CornerPage.Again> again = new ArrayList<>();
+        for (CornerCase.Judged j : judged) {
+            j.verdict()
+                    .straddles()
+                    .ifPresent(more -> again.add(new CornerPage.Again(
+                            j.known().mark() ? "" : j.known().id().toString(),
+                            Numerals.html(words.say(
+                                    "remedy.again",
+                                    reader,
+                                    "place",
+                                    name(j.known().probed().probe()),
+                                    "from",
+                                    j.known().probed().probe().gap().plus(Length.ofRoundedMm(more)))))));
+        }
+        return again;
     }
 
     private CornerPage.Spot spot(CornerCase.Judged judged, CornerCase corner, Reader reader) {
@@ -240,7 +291,7 @@ class ClearanceWords {
         Verdict tightest = cure.proof().get(0);
         return new CornerPage.Way(
                 Words.capital(cure.doses().stream()
-                        .map(this::dose)
+                        .map(dose -> dose(dose, cure.tyre()))
                         .collect(Collectors.joining(", " + words.say("and") + " "))),
                 cure.doses().stream().anyMatch(d -> d.remedy().structural()),
                 cure.doses().stream().anyMatch(d -> d.remedy().baresMetal()),
@@ -251,19 +302,39 @@ class ClearanceWords {
                         words.say("probe." + tightest.place()),
                         "gap",
                         Length.ofRoundedMm(tightest.least().gap()))),
+                cure.unmeasured().isEmpty()
+                        ? ""
+                        : words.say(
+                                "remedy.unmeasured",
+                                reader,
+                                "places",
+                                words.list(
+                                        cure.unmeasured().stream()
+                                                .map(place -> words.say("probe." + place))
+                                                .toList(),
+                                        reader)),
                 cure.doses().stream()
                         .map(d -> d.remedy().name() + ":" + d.steps())
                         .collect(Collectors.joining(",")));
     }
 
-    /** Such as "less drop by 15 mm". */
-    String dose(Cure.Dose dose) {
+    /** Such as "less drop by 15 mm"; another tire by its size. */
+    String dose(Cure.Dose dose, Optional<TyreSize> tyre) {
         Remedy remedy = dose.remedy();
-        return words.say("remedy." + remedy) + " " + amount(dose) + words.say("fact.unit." + unit(dose));
+        return remedy.otherTyre()
+                ? words.say("remedy." + remedy)
+                        + tyre.map(size -> " " + size.text()).orElse("")
+                : words.say("remedy." + remedy) + " " + amount(dose) + words.say("fact.unit." + unit(dose));
     }
 
-    /** How much of a remedy, in its unit. */
-    static String amount(Cure.Dose dose) {
+    /** How much of a remedy, in its unit; of another tire which it is. */
+    static String amount(Cure.Dose dose, Fitment on) {
+        return dose.remedy().otherTyre()
+                ? ClearanceModel.fitment(on, dose.remedy(), dose.steps()).tyre().text()
+                : amount(dose);
+    }
+
+    private static String amount(Cure.Dose dose) {
         return dose.remedy() == Remedy.CAMBER
                 ? String.format(Locale.ROOT, "%.1f", dose.amount() / 10.0)
                 : Integer.toString(dose.amount());
@@ -273,7 +344,7 @@ class ClearanceWords {
     static String unit(Cure.Dose dose) {
         return switch (dose.remedy()) {
             case CAMBER -> "DEGREES";
-            case LOWER_ASPECT -> "POINTS";
+            case NARROWER, LOWER_ASPECT -> "SIZE";
             default -> "MM";
         };
     }

@@ -15,7 +15,11 @@ import abbex.core.vehicle.End;
 import abbex.core.vehicle.WheelPlace;
 import java.math.BigDecimal;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
 /** What clears at a stay's corners, for other stations: every corner where something is known. */
@@ -24,10 +28,13 @@ public class Clearances {
     private final MeasuredGaps probes;
     private final Drives drives;
     private final CornerCases cases;
+    private final SweepPlans plans;
     private final ClearanceWords say;
     private final Words words;
 
-    Clearances(MeasuredGaps probes, Drives drives, CornerCases cases, ClearanceWords say, Words words) {
+    Clearances(
+            MeasuredGaps probes, Drives drives, CornerCases cases, SweepPlans plans, ClearanceWords say, Words words) {
+        this.plans = plans;
         this.probes = probes;
         this.drives = drives;
         this.cases = cases;
@@ -49,14 +56,15 @@ public class Clearances {
             String driven,
             List<CornerPage.Line> eye) {}
 
-    /** Every corner where something was probed or left a mark, swept as is planned. */
+    /** Every corner where something was probed or left a mark, as it stands; as is planned before it was lowered. */
     public List<Proof> of(Job job, Reader reader) {
         List<Proof> proofs = new ArrayList<>();
-        for (CornerCase corner : known(job)) {
+        for (CornerCase planned : known(job)) {
+            CornerCase corner = cases.asItStands(job, planned.corner()).orElse(planned);
             proofs.add(new Proof(
                     Words.capital(words.word(corner.corner(), reader)),
                     say.spots(corner, corner.judged(), reader),
-                    say.inPlan(corner),
+                    say.inPlan(corner, reader),
                     say.driven(corner, reader),
                     say.eye(corner.eye(), reader)));
         }
@@ -71,10 +79,8 @@ public class Clearances {
         }
         List<ClearanceFinding> findings = new ArrayList<>();
         for (CornerCase corner : known) {
-            corner.judged()
-                    .forEach(j -> j.verdict()
-                            .finding(corner.corner(), j.known().probed().probe().clock())
-                            .ifPresent(findings::add));
+            findings.addAll(worst(job, corner));
+            findings.addAll(planned(job, corner.corner()));
             if (corner.judged().stream().anyMatch(j -> j.verdict().word() == Verdict.Word.CLEAR_IF)) {
                 findings.add(new ClearanceFinding.BumpGuessed(
                         corner.corner(), Length.ofRoundedMm(corner.plan().bump())));
@@ -94,6 +100,35 @@ public class Clearances {
         return List.copyOf(findings);
     }
 
+    /** Of each place the worse of what is planned for the wheel and what stands there: no plan makes a place clear. */
+    private List<ClearanceFinding> worst(Job job, CornerCase corner) {
+        Map<UUID, ClearanceFinding> worst = new LinkedHashMap<>();
+        Stream.concat(Stream.of(corner), cases.asItStands(job, corner.corner()).stream())
+                .flatMap(c -> c.judged().stream())
+                .forEach(j -> j.verdict()
+                        .finding(corner.corner(), j.known().probed().probe().clock())
+                        .ifPresent(f -> worst.merge(
+                                j.known().id(),
+                                f,
+                                (one, other) -> Finding.WORST_FIRST.compare(one, other) <= 0 ? one : other)));
+        return List.copyOf(worst.values());
+    }
+
+    /** Remedies that are planned and not on the vehicle. */
+    public List<ClearanceFinding> planned(Job job) {
+        return job.vehicle().kind().wheelPlaces().stream()
+                .flatMap(wheel -> planned(job, wheel).stream())
+                .toList();
+    }
+
+    private List<ClearanceFinding> planned(Job job, WheelPlace wheel) {
+        return plans.taken(job.shop(), job.vehicle().id(), wheel).stream()
+                .filter(t -> t.fitted().isEmpty())
+                .<ClearanceFinding>map(t -> new ClearanceFinding.RemedyPlanned(
+                        wheel, t.dose().remedy(), t.dose().steps()))
+                .toList();
+    }
+
     private List<CornerCase> known(Job job) {
         return job.vehicle().kind().wheelPlaces().stream()
                 .flatMap(corner -> cases.of(job, corner).stream())
@@ -103,7 +138,7 @@ public class Clearances {
 
     /** How low the vehicle stands by its sheets, and is planned. */
     public Standing standing(Job job) {
-        return cases.standing(job);
+        return cases.intended(job);
     }
 
     /** How alike the gaps of front and rear look over the tyres, 0 to 100; empty until the lips of both were probed. */
@@ -133,12 +168,12 @@ public class Clearances {
         drives.newest(job.shop(), job.vehicle().id()).ifPresent(drive -> facts.addAll(drive(drive)));
         for (WheelPlace corner : job.vehicle().kind().wheelPlaces()) {
             cases.of(job, corner).stream()
-                    .flatMap(c -> c.taken().stream())
-                    .forEach(t -> facts.add(Fact.of(
-                            Fact.Kind.REMEDY,
-                            List.of(corner.name(), t.dose().remedy().name()),
-                            ClearanceWords.amount(t.dose()),
-                            ClearanceWords.unit(t.dose()))));
+                    .forEach(c -> c.taken()
+                            .forEach(t -> facts.add(Fact.of(
+                                    t.fitted().isPresent() ? Fact.Kind.REMEDY_FITTED : Fact.Kind.REMEDY,
+                                    List.of(corner.name(), t.dose().remedy().name()),
+                                    ClearanceWords.amount(t.dose(), c.planned()),
+                                    ClearanceWords.unit(t.dose())))));
         }
         return facts;
     }

@@ -28,6 +28,8 @@ import org.jspecify.annotations.Nullable;
  *
  * @param known places, in the order they were found
  * @param planned wheel and tyre that are to clear
+ * @param taken remedies for it, planned or fitted
+ * @param withPlan what is only planned counts as done
  * @param drive the newest road test
  * @param needed how much air the shop asks for
  * @param standing how low the vehicle stands and is planned, which its sheets and the plan tell
@@ -38,6 +40,7 @@ record CornerCase(
         Fitment planned,
         SweepPlan plan,
         List<SweepPlans.Taken> taken,
+        boolean withPlan,
         Optional<Drive> drive,
         Needed needed,
         Standing standing,
@@ -118,7 +121,17 @@ record CornerCase(
                     read.map(RoadTest.Mark::probed).orElseGet(() -> touching(mark, at(drive), corner, standing));
             known.add(new Known(mark.id(), at, "", "", mark.by(), at(drive).at(), read, false));
         }
-        return new CornerCase(corner, known, planned, plan, taken, drive, needed, standing, new Follows());
+        return new CornerCase(corner, known, planned, plan, taken, false, drive, needed, standing, new Follows());
+    }
+
+    /** The same with all that is planned done. */
+    CornerCase done() {
+        return new CornerCase(corner, known, planned, plan, taken, true, drive, needed, standing, new Follows());
+    }
+
+    /** Some of its remedies are planned and not on the vehicle. */
+    boolean planning() {
+        return taken.stream().anyMatch(t -> t.fitted().isEmpty());
     }
 
     private static Drive at(Optional<Drive> drive) {
@@ -150,7 +163,7 @@ record CornerCase(
             ClearanceModel one = bare(List.of(place.probed()));
             for (SweepPlans.Taken t : taken) {
                 // What was probed after the body was worked on has it in its gap already.
-                if (t.dose().remedy().shapes() && place.at().isBefore(t.at())) {
+                if (withPlan && t.dose().remedy().shapes() && place.at().isBefore(since(t))) {
                     one = one.with(t.dose().remedy(), t.dose().steps());
                 }
             }
@@ -158,11 +171,35 @@ record CornerCase(
         }
         ClearanceModel house = new ClearanceModel(obstacles, planned, plan.worn(), plan.motion(corner), needed);
         for (SweepPlans.Taken t : taken) {
-            if (!t.dose().remedy().shapes()) {
+            if (!t.dose().remedy().shapes() && (withPlan || t.fitted().isPresent() && moves(t))) {
                 house = house.with(t.dose().remedy(), t.dose().steps());
             }
         }
         return house;
+    }
+
+    private static Instant since(SweepPlans.Taken taken) {
+        return taken.fitted().map(SweepPlans.Fitting::at).orElse(taken.at());
+    }
+
+    /** How low it stands is told by its sheets; all else of a remedy by nothing but that it was fitted. */
+    private static boolean moves(SweepPlans.Taken taken) {
+        return taken.dose().remedy() != Remedy.LESS_DROP;
+    }
+
+    /**
+     * As one place stands: a remedy counts for it only where the gap was measured after it was fitted. Until then the place is
+     * what it was.
+     */
+    private ClearanceModel stands(Known place) {
+        ClearanceModel one = new ClearanceModel(
+                bare(List.of(place.probed())).obstacles(), planned, plan.worn(), plan.motion(corner), needed);
+        for (SweepPlans.Taken t : taken) {
+            if (t.on(place.at()) && !t.dose().remedy().shapes() && moves(t)) {
+                one = one.with(t.dose().remedy(), t.dose().steps());
+            }
+        }
+        return one;
     }
 
     private ClearanceModel bare(List<LocatedGap> probed) {
@@ -190,7 +227,10 @@ record CornerCase(
     }
 
     private List<Judged> judge() {
-        List<Verdict> verdicts = house().verdicts();
+        boolean apart = !withPlan && taken.stream().anyMatch(t -> t.fitted().isPresent());
+        List<Verdict> verdicts = apart
+                ? known.stream().map(place -> stands(place).verdicts().get(0)).toList()
+                : house().verdicts();
         List<Judged> judged = new ArrayList<>();
         for (int i = 0; i < known.size(); i++) {
             judged.add(new Judged(known.get(i), verdicts.get(i)));
@@ -208,7 +248,7 @@ record CornerCase(
     double lower() {
         return standing.planned(corner)
                 - taken.stream()
-                        .filter(t -> t.dose().remedy() == Remedy.LESS_DROP)
+                        .filter(t -> withPlan && t.dose().remedy() == Remedy.LESS_DROP)
                         .mapToDouble(t -> t.dose().amount())
                         .sum();
     }

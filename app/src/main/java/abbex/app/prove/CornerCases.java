@@ -6,8 +6,14 @@ import abbex.app.kit.KitPlans;
 import abbex.app.measure.RideHeights;
 import abbex.app.measure.Standing;
 import abbex.app.store.Reads;
+import abbex.core.clearance.Remedy;
+import abbex.core.figure.Reason;
 import abbex.core.heights.Contribution;
+import abbex.core.heights.HeightFormula;
 import abbex.core.heights.Stage;
+import abbex.core.units.Estimate;
+import abbex.core.units.Length;
+import abbex.core.units.Uncertainty;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.WheelPlace;
 import abbex.core.wheels.Fitment;
@@ -28,6 +34,7 @@ class CornerCases {
     private final NeededGaps gaps;
     private final RideHeights heights;
     private final KitPlans kits;
+    private final MountedWheels mounted;
 
     CornerCases(
             MeasuredGaps probes,
@@ -37,7 +44,9 @@ class CornerCases {
             NeededGaps gaps,
             RideHeights heights,
             KitPlans kits,
+            MountedWheels mounted,
             Reads reads) {
+        this.mounted = mounted;
         this.reads = reads;
         this.heights = heights;
         this.kits = kits;
@@ -68,6 +77,31 @@ class CornerCases {
         return plans.edition(job.shop(), job.vehicle().id(), end);
     }
 
+    /** How low the vehicle stands by its sheets, and is planned by both ends' plans and by what raises it again. */
+    Standing intended(Job job) {
+        List<Contribution> parts = new ArrayList<>();
+        for (End end : End.values()) {
+            parts.addAll(plan(job, end).contributions(end));
+            double raised = job.vehicle().kind().wheelPlaces().stream()
+                    .filter(place -> place.end() == end)
+                    .flatMap(place -> plans.taken(job.shop(), job.vehicle().id(), place).stream())
+                    .filter(t ->
+                            t.dose().remedy() == Remedy.LESS_DROP && t.fitted().isEmpty())
+                    .mapToDouble(t -> t.dose().amount())
+                    .max()
+                    .orElse(0);
+            if (raised > 0) {
+                Estimate up = new Estimate(Length.ofRoundedMm(-raised), Uncertainty.NONE);
+                Estimate now = heights.of(job).heights().now(end);
+                if (plan(job, end).lower().isEmpty()) {
+                    parts.add(new Contribution("", end, now, Reason.of(HeightFormula.PLANNED, now)));
+                }
+                parts.add(new Contribution("", end, up, Reason.of(HeightFormula.PLANNED, up)));
+            }
+        }
+        return heights.of(job).planning(parts);
+    }
+
     /** How low the vehicle stands by its sheets, and is planned by both ends' plans. */
     Standing standing(Job job) {
         List<Contribution> parts = new ArrayList<>();
@@ -84,17 +118,46 @@ class CornerCases {
                 .map(planned -> of(job, corner, planned));
     }
 
+    /** On the wheels that it stands on, as low as it stands; empty where that is what is planned, or not known. */
+    Optional<CornerCase> asItStands(Job job, WheelPlace corner) {
+        Optional<Fitment> on = mounted.on(job, corner.end());
+        boolean lowered = heights.of(job)
+                .newestStage()
+                .filter(stage -> stage != Stage.AS_ARRIVED)
+                .isPresent();
+        return lowered
+                ? on.filter(wheels -> !same(job, corner, wheels))
+                        .map(wheels -> of(job, corner, wheels, heights.of(job)))
+                : Optional.empty();
+    }
+
+    /** What is planned stands there already. */
+    private boolean same(Job job, WheelPlace corner, Fitment on) {
+        double apart = standing(job).planned(corner) - heights.of(job).now(corner);
+        return of(job, corner).filter(planned -> planned.planned().equals(on)).isPresent() && Math.abs(apart) < ALIKE;
+    }
+
+    /** Heights that no tape tells apart, mm (ours). */
+    private static final double ALIKE = 0.1;
+
     /** The same for other wheels. */
     CornerCase of(Job job, WheelPlace corner, Fitment planned) {
         return reads.ofVehicle(
                 job.shop(),
                 job.vehicle().id(),
                 List.of(CornerCases.class, job.shop(), job.vehicle().id(), corner, planned),
-                () -> read(job, corner, planned));
+                () -> read(job, corner, planned, standing(job)));
     }
 
-    private CornerCase read(Job job, WheelPlace corner, Fitment planned) {
-        Standing standing = standing(job);
+    private CornerCase of(Job job, WheelPlace corner, Fitment on, Standing now) {
+        return reads.ofVehicle(
+                job.shop(),
+                job.vehicle().id(),
+                List.of(CornerCases.class, "now", job.shop(), job.vehicle().id(), corner, on),
+                () -> read(job, corner, on, now));
+    }
+
+    private CornerCase read(Job job, WheelPlace corner, Fitment planned, Standing standing) {
         return CornerCase.of(
                 corner,
                 probes.of(job.shop(), job.vehicle().id()).stream()

@@ -98,6 +98,29 @@ class CornerController {
         return back(id, CornerPages.corner(job, corner));
     }
 
+    /** It is on the vehicle: what it is for is measured again next. */
+    @PostMapping("/jobs/{id}/prove/remedies/{remedy}/fitted")
+    ModelAndView fitted(
+            @Me Person me,
+            @PathVariable UUID id,
+            @PathVariable UUID remedy,
+            @RequestParam(defaultValue = "LF") String corner) {
+        Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
+        plans.fit(me, job.vehicle().id(), remedy);
+        return back(id, CornerPages.corner(job, corner));
+    }
+
+    @PostMapping("/jobs/{id}/prove/remedies/{remedy}/off")
+    ModelAndView off(
+            @Me Person me,
+            @PathVariable UUID id,
+            @PathVariable UUID remedy,
+            @RequestParam(defaultValue = "LF") String corner) {
+        Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
+        plans.takeOff(me, job.vehicle(), remedy);
+        return back(id, CornerPages.corner(job, corner));
+    }
+
     private static ModelAndView back(UUID id, WheelPlace corner) {
         return new ModelAndView("redirect:/jobs/" + id + "/prove?corner=" + corner);
     }

@@ -9,6 +9,7 @@ import java.util.List;
  * What clears at a corner, as one page shows it; every text is safe for a page.
  *
  * @param places worst first, then those that nobody looked at
+ * @param again gaps to measure again before anything is bought, and what that would decide
  * @param cures what may be done, the cheapest first
  * @param taken what is in the plan
  * @param wanting true when something does not clear
@@ -18,6 +19,7 @@ import java.util.List;
  */
 public record CornerPage(
         List<Spot> places,
+        List<Again> again,
         List<Way> cures,
         List<InPlan> taken,
         boolean wanting,
@@ -27,12 +29,25 @@ public record CornerPage(
     /**
      * What may be done, in words, and that it was proven.
      *
+     * @param unmeasured what has to be measured before it is proven; empty where all is
      * @param doses by which it is taken into the plan
      */
-    public record Way(String what, boolean structural, boolean bares, String proof, String doses) {}
+    public record Way(String what, boolean structural, boolean bares, String proof, String unmeasured, String doses) {}
 
-    /** A remedy in the plan. */
-    public record InPlan(String id, String what) {}
+    /**
+     * A gap to measure again.
+     *
+     * @param id of the gap
+     */
+    public record Again(String id, String text) {}
+
+    /**
+     * A remedy in the plan.
+     *
+     * @param state planned and not fitted, or fitted by whom and when
+     * @param proof what is so once it is done; empty for what is fitted
+     */
+    public record InPlan(String id, String what, boolean fitted, String state, String proof) {}
 
     /** Something seen with its figure. */
     public record Line(String name, String value) {}
@@ -73,11 +88,13 @@ public record CornerPage(
     static CornerPage of(CornerCase corner, Reader reader, ClearanceWords say) {
         List<CornerCase.Judged> judged = corner.judged();
         boolean wanting = judged.stream().anyMatch(j -> !j.verdict().fits());
-        List<Cure> cures = wanting ? corner.cures() : List.of();
+        CornerCase done = corner.planning() ? corner.done() : corner;
+        List<Cure> cures = done.judged().stream().anyMatch(j -> !j.verdict().fits()) ? done.cures() : List.of();
         return new CornerPage(
                 say.spots(corner, judged, reader),
+                say.again(judged, reader),
                 cures.stream().map(cure -> say.way(cure, reader)).toList(),
-                say.inPlan(corner),
+                say.inPlan(corner, reader),
                 wanting,
                 ProbeCheck.of(corner.known().stream()
                                 .map(CornerCase.Known::probed)

@@ -13,6 +13,7 @@ import abbex.app.page.Words;
 import abbex.app.people.Person;
 import abbex.core.clearance.ProbePlace;
 import abbex.core.clearance.TyreBody;
+import abbex.core.clearance.Verdict;
 import abbex.core.motion.Pose;
 import abbex.core.units.Graduation;
 import abbex.core.units.Length;
@@ -23,6 +24,7 @@ import abbex.core.wheels.Fitment;
 import java.math.BigDecimal;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -94,9 +96,11 @@ public class CornerPages {
 
     /** The mark of the worst place of a corner. */
     private String worst(Job job, WheelPlace corner) {
-        return cases.of(job, corner)
+        return Stream.concat(cases.of(job, corner).stream(), cases.asItStands(job, corner).stream())
                 .filter(c -> !c.known().isEmpty())
-                .map(c -> ClearanceWords.mark(c.judged().get(0).verdict().word()))
+                .map(c -> c.judged().get(0).verdict().word())
+                .max(Comparator.comparing(Verdict.Word::bad))
+                .map(ClearanceWords::mark)
                 .orElse("open");
     }
 

@@ -15,6 +15,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -94,7 +95,9 @@ class DrivenFitments {
         jdbc.sql(TOOK).param("shop", shop.toString()).query(row -> {
             Dose dose = new Dose(Remedy.valueOf(row.getString("remedy")), row.getInt("steps"));
             took.computeIfAbsent(Ids.id(row, "vehicle_id"), v -> new ArrayList<>())
-                    .add(new Planned(row.getString("corner") + ": " + say.dose(dose), Times.instant(row, "made_at")));
+                    .add(new Planned(
+                            row.getString("corner") + ": " + say.dose(dose, Optional.empty()),
+                            Times.instant(row, "made_at")));
         });
         String[] asked = question.strip().toLowerCase(Locale.ROOT).split("\\s+");
         Map<UUID, Jobs.Known> vehicles = jobs.vehicles(shop);

@@ -58,7 +58,7 @@ class GapController {
         Job job = jobs.find(me.shop(), id).orElseThrow(NotHere::new);
         Form form = new Form(me, words, parameters);
         WheelPlace corner = CornerPages.named(job, form, "gap");
-        Optional<Fitment> now = mounted.on(job, corner.end());
+        Optional<Fitment> now = mounted.on(job, corner);
         if (now.isEmpty()) {
             form.problem("gap", "problem.probe.wheel");
         }

@@ -9,9 +9,11 @@ import abbex.app.measure.SheetData;
 import abbex.app.measure.SheetRow;
 import abbex.app.measure.Sheets;
 import abbex.core.balance.WheelLoads;
+import abbex.core.heights.Assessment;
+import abbex.core.heights.CornerHeights;
 import abbex.core.heights.Height;
-import abbex.core.heights.HeightSheet;
 import abbex.core.heights.Method;
+import abbex.core.heights.Outlier;
 import abbex.core.heights.Reading;
 import abbex.core.heights.SheetState;
 import abbex.core.kit.EndPlan;
@@ -19,6 +21,7 @@ import abbex.core.setting.Adjuster;
 import abbex.core.setting.Aim;
 import abbex.core.setting.Car;
 import abbex.core.setting.How;
+import abbex.core.setting.Option;
 import abbex.core.setting.SettingSolver;
 import abbex.core.setting.Tries;
 import abbex.core.stance.Stance;
@@ -57,7 +60,7 @@ final class SetCase {
     private final Job job;
     private final StayValues.Told told;
     private final SheetData sheet;
-    private final Optional<HeightSheet> arrived;
+    private final JobSheets sheets;
     private final Method method;
     private final List<Settings.Move> all;
     private final List<Settings.Move> moves;
@@ -68,14 +71,14 @@ final class SetCase {
             Job job,
             StayValues.Told told,
             SheetData sheet,
-            Optional<HeightSheet> arrived,
+            JobSheets sheets,
             Method method,
             List<Settings.Move> all,
             IntFunction<SheetState> states,
             Supplier<KitPlans.Planned> plan) {
         this.plan = plan;
         this.states = states;
-        this.arrived = arrived;
+        this.sheets = sheets;
         this.job = job;
         this.told = told;
         this.sheet = sheet;
@@ -90,16 +93,15 @@ final class SetCase {
     static Optional<SetCase> of(
             Job job, StayValues.Told told, Sheets of, List<Settings.Move> all, Supplier<KitPlans.Planned> plan) {
         JobSheets sheets = of.of(job.shop(), job.id());
-        Optional<HeightSheet> arrived = sheets.before().map(SheetData::heights);
         return sheets.newest()
                 .flatMap(sheet -> WAYS.stream()
-                        .filter(way -> sheet.heights().complete(way))
+                        .filter(way -> sheet.read().complete(way))
                         .findFirst()
                         .map(way -> new SetCase(
                                 job,
                                 told,
                                 sheet,
-                                arrived,
+                                sheets,
                                 way,
                                 all,
                                 said -> of.state(job.shop(), sheet.row(), said),
@@ -125,21 +127,48 @@ final class SetCase {
     }
 
     private Height height(Corner corner) {
-        return sheet.heights().at(corner, method).orElseThrow();
+        return sheet.read().at(corner, method).orElseThrow();
     }
 
-    /** Heights as they were measured last, mm. */
+    /** All readings of the stay, the newest sheet the last. */
+    private Assessment judged() {
+        return sheets.judge(job);
+    }
+
+    /** Which reading has to be taken again before anything is turned by it; empty where all go together. */
+    List<Outlier> suspects() {
+        int newest = sheets.sheets().size() - 1;
+        return judged().suspects().stream().filter(s -> s.sheet() == newest).toList();
+    }
+
+    /** Where the corners stand by all readings, suspected ones held out; empty where the others do not tell. */
+    private Optional<CornerHeights> stands() {
+        return judged().heights(sheets.sheets().size() - 1, method);
+    }
+
+    /** A reading is suspected, and without it the others do not tell how it stands: nothing is turned by that. */
+    boolean doubtful() {
+        return !suspects().isEmpty() && stands().isEmpty();
+    }
+
+    /** Heights as they stand, mm; while something was turned and not measured, as they were measured last. */
     double[] now() {
-        double[] now = new double[Corner.WALK.size()];
-        Arrays.setAll(now, c -> height(Corner.WALK.get(c)).value().mm());
-        return now;
+        return toMeasure().isEmpty()
+                ? stands().map(CornerHeights::mm).orElseGet(this::taped).clone()
+                : taped();
+    }
+
+    /** What the tape says, mm. */
+    double[] taped() {
+        double[] read = new double[Corner.WALK.size()];
+        Arrays.setAll(read, c -> height(Corner.WALK.get(c)).value().mm());
+        return read;
     }
 
     /** Of any way to measure at a corner. */
     long newestReading() {
         return Corner.WALK.stream()
-                .flatMap(corner ->
-                        Arrays.stream(Method.values()).flatMap(way -> sheet.heights().at(corner, way).stream()))
+                .flatMap(corner -> Arrays.stream(Method.values()).flatMap(way -> sheet.read().at(corner, way).stream()))
                 .flatMap(height -> height.readings().stream())
                 .mapToLong(Reading::nr)
                 .max()
@@ -168,7 +197,7 @@ final class SetCase {
         return Arrays.stream(Method.values())
                 .filter(way -> way != method)
                 .filter(way -> Corner.WALK.stream()
-                        .flatMap(c -> sheet.heights().at(c, way).stream())
+                        .flatMap(c -> sheet.read().at(c, way).stream())
                         .flatMap(h -> h.readings().stream())
                         .anyMatch(reading -> reading.nr() <= after))
                 .toList();
@@ -197,8 +226,8 @@ final class SetCase {
         return switch (policy()) {
             case GIVEN -> OptionalDouble.empty();
             case RAKE ->
-                arrived.filter(before -> before.complete(method))
-                        .map(before -> heights(before, method))
+                judged().heights(0, method)
+                        .map(CornerHeights::mm)
                         .map(was -> OptionalDouble.of(Aim.rearKeepingRake(was, front.getAsDouble())))
                         .orElse(OptionalDouble.empty());
             case GAPS -> alike(Method.TG, front.getAsDouble());
@@ -215,22 +244,14 @@ final class SetCase {
     /** Where the rear comes to if a way to measure is to read behind as in front; it was read since the last turn. */
     private OptionalDouble alike(Method way, double front) {
         long after = moves.isEmpty() ? 0 : moves.get(moves.size() - 1).afterNr();
-        boolean read = sheet.heights().complete(way)
+        boolean read = sheet.read().complete(way)
                 && Corner.WALK.stream()
-                        .flatMap(c -> sheet.heights().at(c, way).orElseThrow().readings().stream())
+                        .flatMap(c -> sheet.read().at(c, way).orElseThrow().readings().stream())
                         .allMatch(reading -> reading.nr() > after);
-        if (!read) {
-            return OptionalDouble.empty();
-        }
-        return OptionalDouble.of(Aim.rearReadingAlike(now(), heights(sheet.heights(), way), front));
-    }
-
-    private static double[] heights(HeightSheet sheet, Method way) {
-        double[] heights = new double[Corner.WALK.size()];
-        Arrays.setAll(
-                heights,
-                c -> sheet.at(Corner.WALK.get(c), way).orElseThrow().value().mm());
-        return heights;
+        Optional<CornerHeights> stands = judged().heights(sheets.sheets().size() - 1, way);
+        return read && stands.isPresent()
+                ? OptionalDouble.of(Aim.rearReadingAlike(now(), stands.get().mm(), front))
+                : OptionalDouble.empty();
     }
 
     /** Where nothing is said the heights stay as they are. */
@@ -312,7 +333,9 @@ final class SetCase {
     /** What every try so far says, and where it stands. */
     Tries.Known known() {
         double tape = Corner.WALK.stream()
-                .mapToDouble(c -> height(c).estimate().uncertainty().standard())
+                .mapToDouble(c -> toMeasure().isEmpty() && stands().isPresent()
+                        ? stands().get().standard(c)
+                        : height(c).estimate().uncertainty().standard())
                 .max()
                 .orElseThrow();
         Tries tries = new Tries(car(), read(), tape, SCATTER);
@@ -374,6 +397,27 @@ final class SetCase {
         return moves.isEmpty() || !toMeasure().isEmpty()
                 ? Set.of()
                 : unlike(state(moves.get(moves.size() - 1)), sheet.heights().state());
+    }
+
+    /** What moves of the adjusters do to heights read in a way, as it is known now, mm, LF RF RR LR. */
+    double[] moved(List<Option> chosen, Car.Read way) {
+        double[][] does = way == read() ? known().heights() : car().heights(way);
+        double[] moved = new double[Corner.WALK.size()];
+        for (int c = 0; c < moved.length; c++) {
+            for (int i = 0; i < moved.length; i++) {
+                moved[c] += does[c][i] * chosen.get(i).move();
+            }
+        }
+        return moved;
+    }
+
+    /** How far each may be off, one standard deviation, mm. */
+    double[] widths(List<Option> chosen) {
+        double[] moves = chosen.stream().mapToDouble(Option::move).toArray();
+        Tries.Known known = known();
+        double[] widths = new double[moves.length];
+        Arrays.setAll(widths, c -> known.after(c, moves));
+        return widths;
     }
 
     SettingSolver.Answer solve(Tries.Known known) {

@@ -88,6 +88,7 @@ class SetController {
         page.addObject(
                 "view",
                 at(job).filter(SetCase::told)
+                        .filter(at -> !at.doubtful())
                         .map(at -> view(at, new Form(me, words, parameters), reader))
                         .orElseThrow(NotHere::new));
         return page;
@@ -128,6 +129,13 @@ class SetController {
         }
         if (form.fits() && !at.toMeasure().isEmpty()) {
             form.problem("locked", "problem.set.measure", "places", words.list(at.toMeasure(), Reader.of(me)));
+        }
+        if (form.fits() && at.doubtful()) {
+            form.problem(
+                    "locked",
+                    "problem.set.suspect",
+                    "spot",
+                    at.suspects().get(0).spot());
         }
         List<Option> chosen = chosen(at, form, at.solve(at.known()).chosen());
         if (form.fits() && !settings.turned(me, job, at, chosen, before)) {
@@ -220,7 +228,16 @@ class SetController {
                         .toList());
         page.addObject("again", at.map(a -> words.list(a.toMeasure(), reader)).orElse(""));
         page.addObject(
-                "view", at.filter(SetCase::told).map(a -> view(a, hand, reader)).orElse(null));
+                "view",
+                at.filter(SetCase::told)
+                        .filter(a -> !a.doubtful())
+                        .map(a -> view(a, hand, reader))
+                        .orElse(null));
+        page.addObject(
+                "doubt",
+                at.filter(a -> a.told() && a.doubtful())
+                        .map(a -> said.suspect(a.suspects().get(0), "set.suspect.only", reader))
+                        .orElse(null));
         return page;
     }
 

@@ -4,6 +4,7 @@ import abbex.app.page.Numerals;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.core.balance.WheelLoads;
+import abbex.core.heights.Outlier;
 import abbex.core.setting.How;
 import abbex.core.setting.Option;
 import abbex.core.setting.SettingSolver;
@@ -166,6 +167,7 @@ class SetWords {
             double[] wanted,
             Reader reader) {
         List<SetPage.Line> says = new ArrayList<>();
+        at.suspects().stream().limit(1).forEach(first -> says.add(suspect(first, "set.suspect", reader)));
         // The rows of the heights come first; those of the loads are in N.
         double body = Arrays.stream(best.body(), 0, Corner.WALK.size())
                 .map(Math::abs)
@@ -226,6 +228,11 @@ class SetWords {
         says.add(new SetPage.Line(
                 "clear", words.say("severity.CLEAR", reader), Numerals.html(spread(after, wanted, reader))));
         return says;
+    }
+
+    /** Which spot to read again before anything is turned, and what it is taken for until then. */
+    SetPage.Line suspect(Outlier first, String key, Reader reader) {
+        return look(key, reader, "spot", first.spot(), "read", first.reading().value(), "others", first.probable());
     }
 
     /** What the rear's target follows, or what has to be measured so that it can. */

@@ -3,10 +3,12 @@ package abbex.app.verdict;
 import abbex.app.align.Alignments;
 import abbex.app.arrive.Job;
 import abbex.app.arrive.Jobs;
+import abbex.app.day.ReadyTimes;
 import abbex.app.fitment.Fitments;
 import abbex.app.ground.Stances;
 import abbex.app.kit.KitPlans;
 import abbex.app.measure.JobSheets;
+import abbex.app.measure.MeasuredApart;
 import abbex.app.measure.Sheets;
 import abbex.app.page.JobMark;
 import abbex.app.page.JobMarks;
@@ -17,13 +19,18 @@ import abbex.app.parts.PartFindings;
 import abbex.app.prove.Clearances;
 import abbex.app.set.SetFindings;
 import abbex.app.settle.Returns;
+import abbex.app.state.VehicleStates;
 import abbex.app.store.Reads;
 import abbex.app.workcard.Cards;
 import abbex.core.figure.Finding;
 import abbex.core.settling.SettlingFinding;
+import abbex.core.state.OpenWork;
+import abbex.core.state.StateFinding;
 import abbex.core.verdict.Found;
 import abbex.core.verdict.JobVerdict;
 import abbex.core.verdict.Station;
+import java.time.Clock;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
@@ -31,6 +38,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
 /** Judges stays: the public service of the package. */
@@ -47,6 +55,10 @@ public class JobVerdicts implements JobMarks {
     private final PartFindings parts;
     private final Alignments alignments;
     private final Returns returns;
+    private final MeasuredApart apart;
+    private final VehicleStates states;
+    private final ReadyTimes times;
+    private final Clock clock;
     private final Words words;
     private final Reads reads;
 
@@ -62,8 +74,16 @@ public class JobVerdicts implements JobMarks {
             PartFindings parts,
             Alignments alignments,
             Returns returns,
+            MeasuredApart apart,
+            VehicleStates states,
+            ReadyTimes times,
+            Clock clock,
             Words words,
             Reads reads) {
+        this.states = states;
+        this.times = times;
+        this.clock = clock;
+        this.apart = apart;
         this.jobs = jobs;
         this.sheets = sheets;
         this.plans = plans;
@@ -92,7 +112,11 @@ public class JobVerdicts implements JobMarks {
             add(found, Station.HEIGHTS, all.judge(job).drops().findings());
         }
         add(found, Station.PLAN, plans.findings(job));
-        cards.begun(job).ifPresent(state -> add(found, Station.FIT, state.findings()));
+        boolean lowered = all.sheets().stream()
+                .anyMatch(sheet -> sheet.stage().lowered() && !sheet.heights().isEmpty());
+        add(found, Station.ARRIVE, worn(job));
+        add(found, Station.HEIGHTS, apart.of(job, all));
+        add(found, Station.FIT, cards.findings(job, lowered));
         add(found, Station.FIT, parts.of(job));
         add(found, Station.SET, set.of(job));
         add(found, Station.WHEELS, fitments.findings(job));
@@ -101,6 +125,13 @@ public class JobVerdicts implements JobMarks {
         add(found, Station.ALIGN, alignments.findings(job));
         add(found, Station.RETURN, returns.of(job).findings());
         return new JobVerdict(found);
+    }
+
+    /** What was worn when it came is answered for when it leaves. */
+    private static List<StateFinding> worn(Job job) {
+        return job.worn().isBlank()
+                ? List.of()
+                : List.of(new StateFinding.WornAtArrival(job.worn().strip()));
     }
 
     private static void add(List<Found> found, Station station, Collection<? extends Finding> findings) {
@@ -119,19 +150,51 @@ public class JobVerdicts implements JobMarks {
         for (Station station : Station.values()) {
             verdict.worst(station).filter(Found::toAnswer).ifPresent(f -> {
                 String mark = mark(f);
-                stations.merge(strip(station), mark, (one, other) -> one.equals("stop") ? one : other);
+                stations.merge(FindingLinks.strip(station), mark, (one, other) -> one.equals("stop") ? one : other);
             });
         }
+        OpenWork open = states.now(job).open();
+        JobMark.Work work = work(job, open, reader);
+        Map<String, String> filled = filled(job, verdict);
         return verdict.worst()
                 .filter(Found::toAnswer)
                 .map(worst -> new JobMark(
                         mark(worst),
                         words.finding(worst.finding(), reader).word(),
                         words.finding(worst.finding(), reader).title(),
-                        page(worst.station()),
+                        FindingLinks.to(worst, open),
                         stations,
-                        filled(job, verdict)))
-                .orElseGet(() -> new JobMark("", "", "", "", Map.of(), filled(job, verdict)));
+                        filled,
+                        work))
+                .orElseGet(() -> new JobMark("", "", "", "", Map.of(), filled, work));
+    }
+
+    /** Where a finding of a stay is seen to, below the address of the stay. */
+    public String link(Job job, Found found) {
+        return FindingLinks.to(found, states.now(job).open());
+    }
+
+    /** How far the card is, what the vehicle stands on, when it is ready; null where no card is under way. */
+    private JobMark.@Nullable Work work(Job job, OpenWork open, Reader reader) {
+        if (!open.underWay()) {
+            return null;
+        }
+        OpenWork.Hand hand = open.hand().orElseThrow();
+        ReadyTimes.Ready ready = times.of(job, reader.zone());
+        StringBuilder text = new StringBuilder(
+                words.say("card.at", reader, "number", hand.number(), "of", open.steps(), "footing", open.footing()));
+        ready.about().ifPresent(at -> text.append(words.say("card.ready", reader, "at", reader.clock(at))));
+        ready.promised().ifPresent(at -> text.append(words.say("card.promised", reader, "at", promised(at, reader))));
+        return new JobMark.Work(
+                text.toString(),
+                words.say("card.next", reader, "number", hand.number(), "title", hand.title()),
+                "fit/" + hand.key());
+    }
+
+    /** Today by the clock, else by the day as well. */
+    private String promised(Instant at, Reader reader) {
+        String day = reader.day(at);
+        return day.equals(reader.day(clock.instant())) ? reader.clock(at) : day + " " + reader.clock(at);
     }
 
     /** A plan is done where an end of it is told, wheels and clearance are where nothing of them is open; the stay, once the vehicle has left. */
@@ -139,8 +202,8 @@ public class JobVerdicts implements JobMarks {
         Map<String, String> filled = new TreeMap<>();
         for (Station station : List.of(Station.WHEELS, Station.CLEARANCE)) {
             verdict.worst(station)
-                    .ifPresent(found ->
-                            filled.put(strip(station), verdict.open().containsKey(station) ? "begun" : "done"));
+                    .ifPresent(found -> filled.put(
+                            FindingLinks.strip(station), verdict.open().containsKey(station) ? "begun" : "done"));
         }
         if (plans.of(job).plan().ends().stream().anyMatch(Optional::isPresent)) {
             filled.put("plan", verdict.worst(Station.PLAN).isPresent() ? "begun" : "done");
@@ -161,26 +224,6 @@ public class JobVerdicts implements JobMarks {
             filled.put("return", looked ? "done" : "begun");
         }
         return filled;
-    }
-
-    /** The page where a station's findings are seen to. */
-    private static String page(Station station) {
-        return switch (station) {
-            case HEIGHTS -> "measure";
-            case PLAN -> "plan";
-            case FIT -> "fit";
-            case SET -> "set";
-            case WHEELS -> "fitment";
-            case CLEARANCE -> "prove";
-            case GROUND -> "ground";
-            case ALIGN -> "align";
-            case RETURN -> "return";
-        };
-    }
-
-    /** The station of the strip that its page belongs to. */
-    private static String strip(Station station) {
-        return station == Station.GROUND ? "prove" : page(station);
     }
 
     private static String mark(Found found) {

@@ -73,8 +73,7 @@ final class CardFold {
             case MARKED -> Optional.of(new CardEvent.Fastened(e.item(), new Tightening.Event.Marked()));
             case LOOSENED -> Optional.of(new CardEvent.Fastened(e.item(), new Tightening.Event.Loosened()));
             case FOUND ->
-                Optional.of(new CardEvent.Found(
-                        Long.toString(e.seq()), e.step(), e.text(), e.more(), said(e.item())));
+                Optional.of(new CardEvent.Found(Long.toString(e.seq()), e.step(), e.text(), e.more(), said(e.item())));
             case ANSWERED -> Optional.of(new CardEvent.Answered(e.item(), said(e.text()), e.more()));
         };
     }

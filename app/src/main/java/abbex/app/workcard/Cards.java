@@ -9,6 +9,7 @@ import abbex.app.store.Reads;
 import abbex.app.store.Times;
 import abbex.core.vehicle.End;
 import abbex.core.workcard.Card;
+import abbex.core.workcard.CardFinding;
 import abbex.core.workcard.CardState;
 import abbex.core.workcard.CardStep;
 import abbex.core.workcard.Chapter;
@@ -158,6 +159,16 @@ public class Cards {
     /** How the card of a stay stands; empty while none was begun. */
     public Optional<CardState> begun(Job job) {
         return Optional.of(of(job)).filter(Current::begun).map(Current::state);
+    }
+
+    /** What the card says of the stay; of one that was never begun only where new parts were measured. */
+    public List<CardFinding> findings(Job job, boolean measured) {
+        Current current = of(job);
+        if (current.begun()) {
+            return current.state().findings();
+        }
+        boolean parts = current.wanted().supplied().stream().anyMatch(of -> !of.isEmpty());
+        return measured && parts ? List.of(new CardFinding.NotBegun()) : List.of();
     }
 
     /**

@@ -12,6 +12,7 @@ import abbex.core.workcard.BenchPart;
 import abbex.core.workcard.Blocker;
 import abbex.core.workcard.Card;
 import abbex.core.workcard.CardEvent;
+import abbex.core.workcard.CardFinding;
 import abbex.core.workcard.CardState;
 import abbex.core.workcard.CardStep;
 import abbex.core.workcard.Wanted;
@@ -66,7 +67,8 @@ class MishapsTest {
                 return;
             }
             if (sometimes(20)) {
-                events.add(new CardEvent.Found("f" + found++, step.key(), "boot split"));
+                events.add(
+                        new CardEvent.Found("f" + found++, step.key(), "boot split", "", CardFinding.Answer.NOT_ASKED));
             }
             for (Blocker blocker : state().blockers(step)) {
                 clear(step, blocker);
@@ -89,7 +91,7 @@ class MishapsTest {
             } else if (blocker instanceof Blocker.OnBench bench && !sometimes(4)) {
                 events.add(new CardEvent.Placed(bench.part().key(), BenchPart.Fate.BAGGED, ""));
             } else if (blocker instanceof Blocker.Offer offer && !sometimes(2)) {
-                events.add(new CardEvent.Answered(offer.id()));
+                events.add(new CardEvent.Answered(offer.id(), CardFinding.Answer.REFUSED, ""));
             } else if (blocker instanceof Blocker.Unlocked open && !sometimes(2)) {
                 int number = open.step().step().allHolds().indexOf(open.text());
                 events.add(new CardEvent.Held(open.step().key(), number));
@@ -207,7 +209,9 @@ class MishapsTest {
                     honest(worker);
                 }
             }
-            worker.state().offers().forEach(o -> worker.events.add(new CardEvent.Answered(o.id())));
+            worker.state()
+                    .offers()
+                    .forEach(o -> worker.events.add(new CardEvent.Answered(o.id(), CardFinding.Answer.ACCEPTED, "")));
             for (CardStep step : worker.card.steps()) {
                 for (int h = step.step().holds().size();
                         h < step.step().allHolds().size();

@@ -30,6 +30,14 @@ public sealed interface ClearanceFinding extends Finding {
     /** It does not touch, but the clearance that is required is not proven. */
     record TooClose(At place, Length air, Length needed) implements ClearanceFinding, Look {}
 
+    /** Something is planned against what does not clear, and it is not on the vehicle. */
+    record RemedyPlanned(WheelPlace place, Remedy remedy, int steps) implements ClearanceFinding, Note, Open {
+        @Override
+        public String which() {
+            return remedy.name();
+        }
+    }
+
     /** Parts that every corner of the kind has and that were not measured there. */
     record NotProbed(WheelPlace place, List<ProbePlace> parts) implements ClearanceFinding, Note, Open {}
 

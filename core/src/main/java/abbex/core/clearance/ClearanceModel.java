@@ -5,9 +5,7 @@ import abbex.core.motion.Pose;
 import abbex.core.motion.Range;
 import abbex.core.units.Length;
 import abbex.core.wheels.Fitment;
-import abbex.core.wheels.TyreSize;
 import abbex.core.wheels.Wheel;
-import java.math.BigDecimal;
 import java.util.Comparator;
 import java.util.List;
 import java.util.function.UnaryOperator;
@@ -147,22 +145,14 @@ public record ClearanceModel(
     /** The corner after so many steps of a remedy. */
     public ClearanceModel with(Remedy remedy, int steps) {
         double amount = remedy.amount(steps);
-        Wheel wheel = planned.wheel();
         return switch (remedy) {
             case TRIM_LINER -> away(amount, ProbePlace.LINER_FRONT, ProbePlace.LINER_REAR);
             case TIE_BACK -> across(-amount, ProbePlace.HOSE, ProbePlace.BRAKE_CABLE);
             case ROLL_LIP, FLARE -> across(amount, ProbePlace.FENDER_LIP);
             case LONGER_STOP -> ranged(amount);
             case LESS_DROP -> raised(amount);
-            case OUTWARD -> wheel(wheel.withSpacer(wheel.spacer().plus(Length.ofMm((long) amount))));
-            case INWARD ->
-                wheel(new Wheel(
-                        wheel.width(),
-                        wheel.rimCode(),
-                        wheel.offset().plus(Length.ofMm((long) amount)),
-                        wheel.spacer()));
-            case NARROWER -> tyre(narrower(amount));
-            case LOWER_ASPECT -> tyre(lower(amount));
+            case OUTWARD, INWARD, NARROWER, LOWER_ASPECT ->
+                new ClearanceModel(obstacles, fitment(planned, remedy, steps), worn, motion, needed);
             case CAMBER ->
                 new ClearanceModel(obstacles, planned, worn, motion.leaned(-Math.toRadians(amount / 10)), needed);
             case MOVE_BRACKET -> across(-amount, ProbePlace.STRUT, ProbePlace.SPRING_PERCH, ProbePlace.SWAY_LINK);
@@ -203,38 +193,18 @@ public record ClearanceModel(
         return new ClearanceModel(obstacles, planned, worn, motion.withRange(less), needed);
     }
 
-    private ClearanceModel wheel(Wheel other) {
-        return new ClearanceModel(obstacles, new Fitment(other, planned.tyre()), worn, motion, needed);
-    }
-
-    private ClearanceModel tyre(TyreSize other) {
-        return new ClearanceModel(obstacles, new Fitment(planned.wheel(), other), worn, motion, needed);
-    }
-
-    private TyreSize narrower(double mm) {
-        TyreSize t = planned.tyre();
-        double less = t.notation() == TyreSize.Notation.METRIC ? mm : mm / 20;
-        return sized(t.width().subtract(BigDecimal.valueOf(less)), t.aspect());
-    }
-
-    /** A size that says no aspect has none to lower. */
-    private TyreSize lower(double points) {
-        TyreSize t = planned.tyre();
-        BigDecimal less = t.aspect().subtract(BigDecimal.valueOf(points));
-        return t.notation() == TyreSize.Notation.METRIC && less.signum() > 0 ? sized(t.width(), less) : t;
-    }
-
-    private TyreSize sized(BigDecimal width, BigDecimal aspect) {
-        TyreSize t = planned.tyre();
-        return new TyreSize(
-                t.notation(),
-                t.prefix(),
-                width,
-                aspect,
-                t.outside(),
-                t.construction(),
-                t.rimCode(),
-                t.service(),
-                t.extraLoad());
+    /** What stands on a hub after so many steps of a remedy. */
+    public static Fitment fitment(Fitment on, Remedy remedy, int steps) {
+        Wheel wheel = on.wheel();
+        Length by = Length.ofMm(remedy.amount(steps));
+        return switch (remedy) {
+            case OUTWARD -> new Fitment(wheel.withSpacer(wheel.spacer().plus(by)), on.tyre());
+            case INWARD ->
+                new Fitment(
+                        new Wheel(wheel.width(), wheel.rimCode(), wheel.offset().plus(by), wheel.spacer()), on.tyre());
+            case NARROWER -> new Fitment(wheel, OtherTyres.narrower(on, steps));
+            case LOWER_ASPECT -> new Fitment(wheel, OtherTyres.lower(on, steps));
+            default -> on;
+        };
     }
 }

@@ -3,20 +3,17 @@ package abbex.core.clearance;
 import abbex.core.clearance.Cure.Dose;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.List;
-import java.util.stream.Stream;
+import java.util.Optional;
+import java.util.Set;
 
 /** Finds what makes a corner clear: each remedy alone, and where none does, two together; every one proven by a sweep. */
 public final class Remedies {
     /** So many are worth reading. */
     private static final int MOST = 6;
 
-    /**
-     * Less drop is not among what is tried: where the stop ends the travel, a raised body leaves as much more of it, and the
-     * wheel comes as far into the body as before.
-     */
-    private static final List<Remedy> TRIED =
-            Stream.of(Remedy.values()).filter(r -> r != Remedy.LESS_DROP).toList();
+    private static final List<Remedy> TRIED = List.of(Remedy.values());
 
     private Remedies() {}
 
@@ -92,6 +89,14 @@ public final class Remedies {
         for (Dose dose : doses) {
             cured = cured.with(dose.remedy(), dose.steps());
         }
-        return new Cure(doses, cured.worstFirst());
+        Set<ProbePlace> towards = EnumSet.noneOf(ProbePlace.class);
+        doses.forEach(dose -> towards.addAll(dose.remedy().towards()));
+        corner.obstacles().forEach(obstacle -> towards.remove(obstacle.place()));
+        boolean other = doses.stream().anyMatch(dose -> dose.remedy().otherTyre());
+        return new Cure(
+                doses,
+                cured.worstFirst(),
+                List.copyOf(towards),
+                other ? Optional.of(cured.planned().tyre()) : Optional.empty());
     }
 }

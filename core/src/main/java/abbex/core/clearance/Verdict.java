@@ -3,6 +3,7 @@ package abbex.core.clearance;
 import abbex.core.units.Length;
 import abbex.core.vehicle.WheelPlace;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * What can be said of a place: the best gap over the sweep, with the probe's uncertainty carried.
@@ -24,7 +25,18 @@ public record Verdict(ProbePlace place, Sweep.Least least, Doubt doubt, double n
         CLEAR_IF,
         CLOSE,
         TOUCHES,
-        NOT_LOOKED_AT
+        NOT_LOOKED_AT;
+
+        /** How bad it is, the least first: clear, not looked at, clear if, close, touches. */
+        public int bad() {
+            return switch (this) {
+                case CLEAR -> 0;
+                case NOT_LOOKED_AT -> 1;
+                case CLEAR_IF -> 2;
+                case CLOSE -> 3;
+                case TOUCHES -> 4;
+            };
+        }
     }
 
     /** With nothing left to guess. */
@@ -67,6 +79,12 @@ public record Verdict(ProbePlace place, Sweep.Least least, Doubt doubt, double n
             return Optional.of(Doubt.Of.BUMP);
         }
         return word() == Word.CLOSE ? doubt.toMeasure((least.gap() - needed) / SURE) : Optional.empty();
+    }
+
+    /** Too little is known to say whether it clears: a gap that is larger by so much would, mm; empty where that is no question. */
+    public OptionalDouble straddles() {
+        boolean open = word() == Word.CLOSE && least.gap() + SURE * standard() >= needed;
+        return open ? OptionalDouble.of(needed + SURE * standard() - least.gap()) : OptionalDouble.empty();
     }
 
     /** What is said of the place beside the others of a stay; empty where it clears. */

@@ -76,9 +76,10 @@ public final class Adjustment {
     static Adjustment without(
             Vehicle vehicle, List<HeightSheet> sheets, PriorDeviations freedoms, List<Outlier> suspects) {
         return of(vehicle, sheets, freedoms, (sheet, height, reading) -> {
-            boolean held = suspects.stream().anyMatch(s -> s.sheet() == sheet
-                    && s.spot().equals(height.spot())
-                    && s.reading().equals(reading));
+            boolean held = suspects.stream()
+                    .anyMatch(s -> s.sheet() == sheet
+                            && s.spot().equals(height.spot())
+                            && s.reading().equals(reading));
             return held
                     ? HELD_OUT
                     : Math.hypot(
@@ -261,7 +262,8 @@ public final class Adjustment {
     public List<MeasuringPoint> unchecked() {
         List<MeasuringPoint> spots = new ArrayList<>();
         for (int i = 0; i < rows.size(); i++) {
-            if (!(fit.controlled(i) && fit.errorStandard(i) < TOLD) && !spots.contains(rows.get(i).spot())) {
+            if (!(fit.controlled(i) && fit.errorStandard(i) < TOLD)
+                    && !spots.contains(rows.get(i).spot())) {
                 spots.add(rows.get(i).spot());
             }
         }

@@ -134,8 +134,7 @@ public record Assessment(
         Assessment judge(boolean floorsUnused) {
             Adjustment adjustment = adjust(sheets);
             Optional<Exchange> exchanged = Exchange.find(sheets, adjustment, this::adjust);
-            List<Outlier> suspects =
-                    exchanged.map(e -> e.held(sheets)).orElseGet(adjustment::suspects);
+            List<Outlier> suspects = exchanged.map(e -> e.held(sheets)).orElseGet(adjustment::suspects);
             DropSheet drops = compare(sheets, adjustment);
             Optional<Asked> settling = suspects.size() > 1 && !sheets.isEmpty() && exchanged.isEmpty()
                     ? adjustment.settles(suspects, sheets.size() - 1).map(this::asked)
@@ -143,9 +142,8 @@ public record Assessment(
             List<Finding> findings = new ArrayList<>(drops.findings());
             if (!suspects.isEmpty()) {
                 findings = new ArrayList<>(explained(drops.findings(), suspects, adjustment));
-                findings.add(exchanged
-                        .<Finding>map(e -> e.finding(sheets))
-                        .orElseGet(() -> finding(suspects, settling)));
+                findings.add(
+                        exchanged.<Finding>map(e -> e.finding(sheets)).orElseGet(() -> finding(suspects, settling)));
             }
             findings.addAll(settled());
             findings.addAll(JobCheck.run(sheets, adjustment, compared, suspects, floorsUnused));

@@ -161,7 +161,8 @@ final class Drops {
     /** As far as it was turned up on purpose. */
     private static boolean raised(Comparison c, CornerDrop corner, Estimate drop) {
         Estimate turned = turned(c, corner.corner(), corner.bestMethod());
-        return turned.value().sign() > 0 && !(drop.plus(turned).value().sign() < 0 && drop.plus(turned).differsFromZero());
+        return turned.value().sign() > 0
+                && !(drop.plus(turned).value().sign() < 0 && drop.plus(turned).differsFromZero());
     }
 
     private static Estimate turned(Comparison c, Corner corner, Optional<Method> method) {

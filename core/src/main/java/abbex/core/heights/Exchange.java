@@ -43,8 +43,7 @@ record Exchange(int sheet, boolean across, List<Method> methods) {
 
     /** Every method that was read at all corners, and all of those at once. */
     private static List<Exchange> of(HeightSheet sheet, int number) {
-        List<Method> read =
-                Stream.of(Method.values()).filter(sheet::complete).toList();
+        List<Method> read = Stream.of(Method.values()).filter(sheet::complete).toList();
         List<Exchange> all = new ArrayList<>();
         for (boolean across : List.of(true, false)) {
             read.forEach(method -> all.add(new Exchange(number, across, List.of(method))));
@@ -60,7 +59,8 @@ record Exchange(int sheet, boolean across, List<Method> methods) {
         for (Method method : methods) {
             for (Corner corner : List.of(Corner.LF, across ? Corner.LR : Corner.RF)) {
                 other = other.exchanged(
-                        MeasuringPoint.of(corner, method), MeasuringPoint.of(across ? across(corner) : along(corner), method));
+                        MeasuringPoint.of(corner, method),
+                        MeasuringPoint.of(across ? across(corner) : along(corner), method));
             }
         }
         List<HeightSheet> undone = new ArrayList<>(sheets);

@@ -6,7 +6,8 @@ import java.util.List;
 /** The formulas of the drop sheet; docs/formulas.md has a row for each. */
 public enum HeightFormula implements Formula {
     DROP("definition: before minus after, positive down", "before", "now"),
-    DROP_LESS_TYRE("geometry: drop over the ground plus what other tyres or pressures raised the hub by", "drop", "rose"),
+    DROP_LESS_TYRE(
+            "geometry: drop over the ground plus what other tyres or pressures raised the hub by", "drop", "rose"),
     MEAN_OF_SIDES("definition: an end is the mean of left and right", "left", "right"),
     ONE_SIDE("ours: the other side of an axle came down alike within 2.5 mm, one standard deviation", "side"),
     LEFT_MINUS_RIGHT("definition: positive when left stands higher", "left", "right"),

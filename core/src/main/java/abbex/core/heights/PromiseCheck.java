@@ -23,8 +23,9 @@ final class PromiseCheck {
             PerEnd<EndDrop> ends,
             Map<MeasuringPoint, Figure<Estimate>> points) {
         Optional.ofNullable(points.get(MeasuringPoint.of(Seat.SEAT, PointMethod.SEAT)))
-                .ifPresent(seat ->
-                        c.advertised().at(Seat.SEAT).ifPresent(range -> judge(c, Seat.SEAT, seat.value(), NOTHING, range)));
+                .ifPresent(seat -> c.advertised()
+                        .at(Seat.SEAT)
+                        .ifPresent(range -> judge(c, Seat.SEAT, seat.value(), NOTHING, range)));
         for (EndDrop end : ends.values()) {
             c.advertised().at(end.end()).ifPresent(range -> judge(c, corners, end, range));
         }
@@ -39,7 +40,8 @@ final class PromiseCheck {
             }
         } else {
             Estimate turned = Estimate.mean(
-                    turned(c, corners.get(end.end().left())), turned(c, corners.get(end.end().right())));
+                    turned(c, corners.get(end.end().left())),
+                    turned(c, corners.get(end.end().right())));
             end.drop().ifPresent(drop -> judge(c, end.end(), drop.value(), turned, range));
         }
     }

@@ -59,7 +59,8 @@ public final class RideHeight {
      * @param sheets in order of time, the first being the reference; none for a vehicle that was never measured
      */
     public static RideHeight of(Vehicle vehicle, List<HeightSheet> sheets, Limits limits) {
-        return new RideHeight(vehicle, List.copyOf(sheets), limits, List.of(), new ConcurrentHashMap<>(), new AtomicReference<>());
+        return new RideHeight(
+                vehicle, List.copyOf(sheets), limits, List.of(), new ConcurrentHashMap<>(), new AtomicReference<>());
     }
 
     /** The same with other parts in the plan. */

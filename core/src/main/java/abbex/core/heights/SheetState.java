@@ -48,7 +48,8 @@ public final class SheetState {
     public static final SheetState NOT_TAKEN = new SheetState(Map.of(), Map.of());
 
     private static final Pattern DEGREES = Pattern.compile("(90|[0-8]?[0-9](\\.[0-9]{1,3})?)\\s*(°|deg|degrees)?");
-    private static final Pattern MASS = Pattern.compile("(?:(\\d{1,2})\\s*[x×]\\s*)?(\\d{1,4}(?:\\.\\d)?)\\s*(kg|lbs?)\\b");
+    private static final Pattern MASS =
+            Pattern.compile("(?:(\\d{1,2})\\s*[x×]\\s*)?(\\d{1,4}(?:\\.\\d)?)\\s*(kg|lbs?)\\b");
     private static final double KG_PER_POUND = 0.45359237;
 
     private static final Pattern SPACES = Pattern.compile("\\s+");

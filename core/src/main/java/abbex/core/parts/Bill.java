@@ -1,5 +1,7 @@
 package abbex.core.parts;
 
+import abbex.core.clearance.ClearanceFinding;
+import abbex.core.clearance.Remedy;
 import abbex.core.figure.Finding;
 import abbex.core.figure.Place;
 import abbex.core.kit.KitFinding;
@@ -128,6 +130,7 @@ public record Bill(List<BillLine> lines) {
                                 "",
                                 finding.place(),
                                 EACH_WHEEL.contains(kind)
+                                                && !(finding.place() instanceof Corner)
                                                 && !job.wanted().kind().singleTrack()
                                         ? 2
                                         : 1,
@@ -139,10 +142,25 @@ public record Bill(List<BillLine> lines) {
         }
     }
 
-    private static final List<String> EACH_WHEEL = List.of("stop", "damper", "wedge");
+    private static final List<String> EACH_WHEEL = List.of("stop", "damper", "wedge", "spacer", "tyre");
+
+    /** What a remedy that is planned asks for; those that only work on the body ask for nothing. */
+    private static Optional<String> planned(Remedy remedy) {
+        return switch (remedy) {
+            case LONGER_STOP -> Optional.of("stop");
+            case OUTWARD -> Optional.of("spacer");
+            case INWARD -> Optional.of("wheel");
+            case NARROWER, LOWER_ASPECT -> Optional.of("tyre");
+            case CAMBER -> Optional.of("camber");
+            default -> Optional.empty();
+        };
+    }
 
     /** The kind of part that helps where one was found wanting. */
     private static Optional<String> wanted(Finding finding) {
+        if (finding instanceof ClearanceFinding.RemedyPlanned planned) {
+            return planned(planned.remedy());
+        }
         if (finding instanceof KitFinding.OnStops
                 || finding instanceof KitFinding.PerhapsOnStops
                 || finding instanceof KitFinding.LittleTravelLeft) {

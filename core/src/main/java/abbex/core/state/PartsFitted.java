@@ -1,5 +1,6 @@
 package abbex.core.state;
 
+import abbex.core.vehicle.End;
 import java.util.Set;
 
 /**
@@ -29,5 +30,10 @@ public record PartsFitted(Origin origin, String kit, Set<String> fresh) {
     /** Something carries the body there that did not when it came. */
     public boolean changed() {
         return origin != Origin.AS_IT_CAME;
+    }
+
+    /** The act that makes an end have them. */
+    public StateAct.PartsChanged at(End end) {
+        return new StateAct.PartsChanged(end, this);
     }
 }

@@ -66,7 +66,8 @@ public final class VehicleHistory {
         }
         Instant since = Instant.EPOCH;
         for (int i = 1; i < states.size(); i++) {
-            boolean other = !same(states.get(i).parts().get(end), states.get(i - 1).parts().get(end));
+            boolean other = !same(
+                    states.get(i).parts().get(end), states.get(i - 1).parts().get(end));
             since = other ? states.get(i).since() : since;
         }
         return Optional.of(since);
@@ -93,7 +94,8 @@ public final class VehicleHistory {
         SheetState loads = was.loads();
         boolean settled = was.settled();
         if (entry.act() instanceof StateAct.PartsChanged changed) {
-            parts = PerEnd.of(end -> end == changed.end() ? changed.parts() : was.parts().get(end));
+            parts = PerEnd.of(
+                    end -> end == changed.end() ? changed.parts() : was.parts().get(end));
             settled = false;
         } else if (entry.act() instanceof StateAct.Turned moved) {
             turned = PerCorner.of(corner -> sum(was, moved, corner));

@@ -2,6 +2,7 @@ package abbex.core.verdict;
 
 /** Where in the work something was found, in the order of the work. */
 public enum Station {
+    ARRIVE,
     HEIGHTS,
     PLAN,
     FIT,

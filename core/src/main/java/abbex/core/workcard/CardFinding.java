@@ -51,7 +51,7 @@ public sealed interface CardFinding extends Finding {
     record WheelOff(Place place, List<Place> at) implements CardFinding, Stop {}
 
     /** Fasteners of what was taken apart are not tight. */
-    record ToTighten(Place place, Bolts bolts) implements CardFinding, Stop {}
+    record ToTighten(Place place, Pieces count, Bolts bolts) implements CardFinding, Stop {}
 
     /** Steps are open: the one in hand, of how many, and what the vehicle stands on. */
     record CardOpen(int number, int of, Footing footing, Steps remaining) implements CardFinding, Stop {
@@ -75,15 +75,21 @@ public sealed interface CardFinding extends Finding {
     /**
      * Work that was found while it was open and offered.
      *
-     * @param work what was found, as it was written down
-     * @param price as it was written down; empty where none was
+     * @param id by which an answer names it
      */
-    record Offered(String id, Place place, String work, String price, Answer answer) implements CardFinding, Look {
+    record Offered(String id, Place place, Offer offer, Answer answer) implements CardFinding, Look {
         @Override
         public String which() {
             return id;
         }
     }
+
+    /**
+     * Work and what it is to cost, both as they were written down.
+     *
+     * @param price empty where none was
+     */
+    record Offer(String work, String price) {}
 
     /** What the customer says to an offer. */
     enum Answer {
@@ -93,19 +99,18 @@ public sealed interface CardFinding extends Finding {
     }
 
     /** Fasteners that are tight and carry no paint mark. */
-    record ToMark(Place place, Bolts bolts) implements CardFinding, Look {}
+    record ToMark(Place place, Pieces count, Bolts bolts) implements CardFinding, Look {}
 
     /** So many steps. */
     record Steps(int count) {}
+
+    /** So many fasteners. */
+    record Pieces(int count) {}
 
     /** Fasteners with their places. */
     record Bolts(List<OpenWork.Bolt> all) {
         public Bolts {
             all = List.copyOf(all);
-        }
-
-        public int count() {
-            return all.size();
         }
     }
 }

@@ -73,11 +73,7 @@ public final class CardState {
 
     private static CardEvent.Found answered(CardEvent.Found was, CardEvent.Answered now) {
         return new CardEvent.Found(
-                was.id(),
-                was.step(),
-                was.text(),
-                now.price().isEmpty() ? was.price() : now.price(),
-                now.answer());
+                was.id(), was.step(), was.text(), now.price().isEmpty() ? was.price() : now.price(), now.answer());
     }
 
     /** Ticked. */
@@ -258,8 +254,7 @@ public final class CardState {
                 .forEach(f -> findings.add(new CardFinding.Offered(
                         f.id(),
                         card.find(f.step()).map(CardStep::place).orElse(Whole.VEHICLE),
-                        f.text(),
-                        f.price(),
+                        new CardFinding.Offer(f.text(), f.price()),
                         f.answer())));
         findings.sort(Finding.WORST_FIRST);
         return List.copyOf(findings);
@@ -272,21 +267,31 @@ public final class CardState {
             findings.add(new CardFinding.WheelOff(open.wheelsOff().get(0), open.wheelsOff()));
         }
         if (!open.toTighten().isEmpty()) {
-            findings.add(
-                    new CardFinding.ToTighten(open.toTighten().get(0).place(), new CardFinding.Bolts(open.toTighten())));
+            findings.add(new CardFinding.ToTighten(
+                    open.toTighten().get(0).place(),
+                    pieces(open.toTighten()),
+                    new CardFinding.Bolts(open.toTighten())));
         }
         if (!open.toMark().isEmpty()) {
-            findings.add(new CardFinding.ToMark(open.toMark().get(0).place(), new CardFinding.Bolts(open.toMark())));
+            findings.add(new CardFinding.ToMark(
+                    open.toMark().get(0).place(), pieces(open.toMark()), new CardFinding.Bolts(open.toMark())));
         }
         open.hand()
                 .ifPresent(hand -> findings.add(new CardFinding.CardOpen(
-                        hand.number(), open.steps(), open.footing(), new CardFinding.Steps(open.steps() - open.done()))));
+                        hand.number(),
+                        open.steps(),
+                        open.footing(),
+                        new CardFinding.Steps(open.steps() - open.done()))));
         List<BenchPart> left = parts().stream()
                 .filter(part -> part.open() && !part.kind().equals("wheel"))
                 .toList();
         if (open.hand().isEmpty() && !left.isEmpty()) {
             findings.add(new CardFinding.PartsLeft(left.get(0).place(), left));
         }
+    }
+
+    private static CardFinding.Pieces pieces(List<OpenWork.Bolt> bolts) {
+        return new CardFinding.Pieces(bolts.size());
     }
 
     /** What stands open on the vehicle. */

@@ -213,7 +213,8 @@ class ClearanceModelTest {
 
     /**
      * Each remedy gives its place the room that it says. A tyre 30 mm narrower is 20 mm narrower on this rim (an inch over its
-     * measuring rim widens it by 0.4 in), half of that on a side, grown by 4 %; 15 points of 225 mm are 33.75 mm, grown alike.
+     * measuring rim widens it by 0.4 in), half of that on a side, grown by 4 %; the only lower tyre of that width that this rim takes is 225/35R17: 10 points of
+     * 225 mm are 22.5 mm, grown alike.
      */
     @ParameterizedTest
     @CsvSource({
@@ -226,7 +227,7 @@ class ClearanceModelTest {
         // 10.4 of the tyre; by then the rim stands 1.3 further out: 7.5 in is 190.5 and two flanges of 12.7 over 205.2
         // · 1.04.
         "NARROWER, STRUT, 12, INNER_SIDEWALL, 9.1",
-        "LOWER_ASPECT, FENDER_LIP, 12, TREAD, 35.1",
+        "LOWER_ASPECT, FENDER_LIP, 12, TREAD, 23.4",
         "MOVE_BRACKET, STRUT, 12, INNER_SIDEWALL, 20",
         "HAMMER_ARCH, INNER_ARCH, 12, TREAD, 15",
         "FLARE, FENDER_LIP, 12, OUTER_SIDEWALL, 50"
