@@ -57,7 +57,7 @@ public record LeavesDrawing(
                         shape.top() + up + 2 * AROUND),
                 shape.lines(),
                 number(-up),
-                up == 0 ? "" : String.format(Locale.ROOT, "M%1$.0f 0V-420M%2$.0f 0V-420", 0.2 * rear, 0.8 * rear),
+                up == 0 ? "" : String.format(Locale.ROOT, "M%1$.0f 0V-575M%2$.0f 0V-575", 0.2 * rear, 0.8 * rear),
                 wheels,
                 badges(shape, up, said));
     }

@@ -31,6 +31,7 @@ import abbex.core.verdict.JobVerdict;
 import abbex.core.verdict.Station;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
@@ -193,8 +194,8 @@ public class JobVerdicts implements JobMarks {
 
     /** Today by the clock, else by the day as well. */
     private String promised(Instant at, Reader reader) {
-        String day = reader.day(at);
-        return day.equals(reader.day(clock.instant())) ? reader.clock(at) : day + " " + reader.clock(at);
+        LocalDate day = LocalDate.ofInstant(at, reader.zone());
+        return day.equals(LocalDate.ofInstant(clock.instant(), reader.zone())) ? reader.clock(at) : reader.day(at);
     }
 
     /** A plan is done where an end of it is told, wheels and clearance are where nothing of them is open; the stay, once the vehicle has left. */

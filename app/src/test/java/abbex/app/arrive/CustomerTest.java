@@ -6,6 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import abbex.app.store.Journal;
 import abbex.app.support.Jobs;
+import abbex.app.support.Leaves;
 import abbex.app.support.Said;
 import abbex.app.support.Shop;
 import abbex.app.support.Visitor;
@@ -122,7 +123,7 @@ class CustomerTest {
     void the_name_goes_from_texts_that_were_ticked_and_from_sheets_that_left() throws IOException {
         receive();
         measured();
-        orla.post("/jobs/" + job + "/hand-over");
+        Leaves.handOver(orla, job);
         assertTrue(orla.get("/jobs/" + job + "/sheet?version=1").body().contains("Quast’s own springs &amp; bolts"));
         String page = page();
         assertTrue(page.contains(Said.by("customer.left", "text", "… wants 1 in, call …")), page);
@@ -158,7 +159,7 @@ class CustomerTest {
     void a_plate_goes_when_it_is_ticked_from_every_sheet_of_the_vehicle() throws IOException {
         receive();
         measured();
-        orla.post("/jobs/" + job + "/hand-over");
+        Leaves.handOver(orla, job);
         assertTrue(paper().contains(plate));
         delete(List.of("plate"));
         String none = read("plate");

@@ -9,6 +9,7 @@ import abbex.app.facts.Fact;
 import abbex.app.facts.Facts;
 import abbex.app.page.Words;
 import abbex.app.support.Jobs;
+import abbex.app.support.Leaves;
 import abbex.app.support.Said;
 import abbex.app.support.Shop;
 import abbex.app.support.Visitor;
@@ -82,17 +83,17 @@ class HandoverTest {
     @Test
     void a_sheet_is_frozen_and_a_later_correction_makes_version_two() {
         String job = measured();
-        orla.post("/jobs/" + job + "/hand-over");
+        Leaves.handOver(orla, job);
         String first = paper(page("/jobs/" + job + "/sheet?version=1"));
         assertTrue(first.contains(Said.by("finding.AS_PROMISED.title", "place", "Front")));
-        orla.post("/jobs/" + job + "/hand-over");
+        Leaves.handOver(orla, job);
         assertEquals(
                 404, orla.get("/jobs/" + job + "/sheet?version=2").statusCode(), "nothing changed, nothing frozen");
 
         walk(job, "HF", "13 3/8", "13 5/16", "13 5/8", "13 5/8");
         assertTrue(page("/jobs/" + job + "/sheet").contains(Said.part("sheet.changes")));
         assertEquals(first, paper(page("/jobs/" + job + "/sheet?version=1")), "version 1 stays as it left");
-        orla.post("/jobs/" + job + "/hand-over");
+        Leaves.handOver(orla, job);
         String second = page("/jobs/" + job + "/sheet?version=2");
         assertTrue(second.contains(Said.part("sheet.changes.version")));
         assertTrue(second.contains("<del>13 3/8 (OV)</del>") && second.contains("<ins>13 5/16 (OV)</ins>"));
@@ -104,7 +105,7 @@ class HandoverTest {
     void a_settled_visit_names_what_settled_and_ends_the_stay() {
         String job = measured();
         assertTrue(page("/jobs/" + job + "/sheet").contains(Said.part("sheet.settles")));
-        orla.post("/jobs/" + job + "/hand-over");
+        Leaves.handOver(orla, job);
         orla.post("/jobs/" + job + "/set-down", "stage", "SETTLED");
         walk(job, "HF", "13 1/8", "13 1/8", "13 5/8", "13 5/8");
         String sheet = page("/jobs/" + job + "/sheet");
@@ -119,7 +120,7 @@ class HandoverTest {
             seen.addAll(List.of("watch-" + item.name().replace('_', '-'), "GOOD"));
         }
         orla.post("/jobs/" + job + "/return", seen.toArray(String[]::new));
-        orla.post("/jobs/" + job + "/hand-over");
+        Leaves.handOver(orla, job);
         String floor = page("/");
         assertTrue(floor.indexOf("HO " + job.substring(0, 8)) > floor.indexOf(Said.by("board.done")));
     }
@@ -129,11 +130,11 @@ class HandoverTest {
     void a_hand_over_that_is_undone_puts_back_only_what_left_with_it() {
         String job = measured();
         orla.post("/jobs/" + job + "/move", "place", "BAY", "bay", "Bay 8");
-        orla.post("/jobs/" + job + "/hand-over");
+        Leaves.handOver(orla, job);
         orla.post("/jobs/" + job + "/hand-over/undo", "version", "1");
         assertEquals("Bay 8", bay(job));
         assertEquals(404, orla.get("/jobs/" + job + "/sheet?version=1").statusCode());
-        orla.post("/jobs/" + job + "/hand-over");
+        Leaves.handOver(orla, job);
         orla.post("/jobs/" + job + "/move", "place", "BAY", "bay", "Bay 9");
         orla.post("/jobs/" + job + "/hand-over/undo", "version", "2");
         assertEquals("Bay 9", bay(job));
@@ -157,7 +158,7 @@ class HandoverTest {
     void nothing_to_compare_is_not_handed_over() {
         String job = received();
         assertTrue(page("/jobs/" + job + "/sheet").contains(Said.part("sheet.incomplete")));
-        orla.post("/jobs/" + job + "/hand-over");
+        Leaves.handOver(orla, job);
         assertEquals(404, orla.get("/jobs/" + job + "/sheet?version=1").statusCode());
     }
 
@@ -187,7 +188,7 @@ class HandoverTest {
     void the_pdf_embeds_its_face_and_says_what_the_page_says(String size, double width, double height)
             throws IOException {
         String job = measured();
-        orla.post("/jobs/" + job + "/hand-over");
+        Leaves.handOver(orla, job);
         byte[] pdf =
                 orla.bytes("/jobs/" + job + "/sheet.pdf?version=1&size=" + size).body();
         try (PDDocument document = Loader.loadPDF(pdf)) {
@@ -228,7 +229,7 @@ class HandoverTest {
         walk(job, "HF", "14 3/8", "14 3/8", "14 5/8", "14 5/8");
         orla.post("/jobs/" + job + "/set-down");
         walk(job, "HF", "13 3/8", "13 3/8", "13 5/8", "13 5/8");
-        orla.post("/jobs/" + job + "/hand-over");
+        Leaves.handOver(orla, job);
         String page = paper(page("/jobs/" + job + "/sheet?version=1"));
         assertTrue(page.contains("Ymke Dorn") && page.contains("a little lower, no rubbing"), page);
         assertTrue(page.contains("class=\"sideview\""), "before and now are drawn");
@@ -257,7 +258,7 @@ class HandoverTest {
     @Test
     void the_same_pdf_of_a_frozen_version_every_time() {
         String job = measured();
-        orla.post("/jobs/" + job + "/hand-over");
+        Leaves.handOver(orla, job);
         String path = "/jobs/" + job + "/sheet?version=1";
         String then = paper(page(path));
         orla.post("/account", "unit", "mm", "tape", "1 mm", "zone", "UTC", "theme", "auto", "keys", "true");
@@ -276,12 +277,12 @@ class HandoverTest {
         String pdf = "/jobs/" + job + "/sheet.pdf?version=1";
         Shop.owner().sql("rename table sheet_paper to paper_away").update();
         try {
-            assertEquals(500, orla.post("/jobs/" + job + "/hand-over").statusCode());
+            assertEquals(500, Leaves.handOver(orla, job).statusCode());
         } finally {
             Shop.owner().sql("rename table paper_away to sheet_paper").update();
         }
         assertEquals(404, orla.bytes(pdf).statusCode());
-        orla.post("/jobs/" + job + "/hand-over");
+        Leaves.handOver(orla, job);
         byte[] first = orla.bytes(pdf).body();
         byte[] letter = orla.bytes(pdf + "&size=LETTER").body();
         orla.post("/account", "unit", "mm", "tape", "1 mm", "zone", "Asia/Tokyo", "theme", "auto", "keys", "true");

@@ -6,6 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import abbex.app.support.Jobs;
+import abbex.app.support.Leaves;
 import abbex.app.support.Said;
 import abbex.app.support.Screen;
 import abbex.app.support.Shop;
@@ -173,7 +174,7 @@ class BenchTest {
         List.of("LF", "RF").forEach(corner -> read(job, corner, "12 31/32"));
         String next = received();
         String plain = drop(next, "NAME", NAME, "FRONT_BOX", "1 1/4");
-        assertEquals(302, orla.post("/jobs/" + job + "/hand-over").statusCode());
+        assertEquals(302, Leaves.handOver(orla, job).statusCode());
         String few = Said.part("plan.own.few").strip();
         assertTrue(at(next, "NAME", NAME, "FRONT_BOX", "1 1/4").contains(few), "the fit counts");
         assertFalse(drop(next, "NAME", NAME, "FRONT_BOX", "1 1/4").equals(plain));

@@ -6,6 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import abbex.app.support.Jobs;
+import abbex.app.support.Leaves;
 import abbex.app.support.Said;
 import abbex.app.support.Screen;
 import abbex.app.support.Shop;
@@ -173,10 +174,10 @@ class FitTest {
         spec(job, "110 N·m", "PART_SHEET");
         tight(job, "110 N·m");
         measured(job);
-        orla.post("/jobs/" + job + "/hand-over");
+        Leaves.handOver(Visitor.signedIn("tamsin"), job);
         assertTrue(orla.get("/jobs/" + job + "/sheet").body().contains(Said.by("fit.log")));
         tight(job, "114 N·m");
-        orla.post("/jobs/" + job + "/hand-over");
+        Leaves.handOver(Visitor.signedIn("tamsin"), job);
         assertTrue(orla.get("/jobs/" + job + "/sheet").body().contains(Said.by("sheet.version", "number", "2")));
     }
 

@@ -10,6 +10,7 @@ import abbex.app.people.Person;
 import abbex.app.settle.Course;
 import abbex.app.settle.Returns;
 import abbex.app.support.Jobs;
+import abbex.app.support.Leaves;
 import abbex.app.support.Said;
 import abbex.app.support.Shop;
 import abbex.app.support.Visitor;
@@ -69,7 +70,7 @@ class MemoryTest {
             seen.addAll(List.of("watch-" + item.name().replace('_', '-'), "GOOD"));
         }
         orla.post("/jobs/" + job + "/return", seen.toArray(String[]::new));
-        orla.post("/jobs/" + job + "/hand-over");
+        Leaves.handOver(orla, job);
     }
 
     private String page() {
@@ -96,7 +97,7 @@ class MemoryTest {
         assertFalse(page().contains("class=\"histogram\""));
         String first = lowered();
         for (String job : List.of(first, lowered(), lowered())) {
-            orla.post("/jobs/" + job + "/hand-over");
+            Leaves.handOver(orla, job);
             back(job, "332 mm", "337 mm");
         }
         String seen = page();
@@ -126,7 +127,7 @@ class MemoryTest {
     @Test
     void a_hand_over_that_is_undone_is_forgotten() {
         String job = lowered();
-        orla.post("/jobs/" + job + "/hand-over");
+        Leaves.handOver(orla, job);
         assertTrue(page().contains(Said.by("memory.stays.one")));
         orla.post("/jobs/" + job + "/hand-over/undo", "version", "1");
         assertFalse(page().contains("MY " + job.substring(0, 8)));

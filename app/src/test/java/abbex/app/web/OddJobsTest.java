@@ -6,6 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import abbex.app.page.Words;
 import abbex.app.support.Jobs;
+import abbex.app.support.Leaves;
 import abbex.app.support.Said;
 import abbex.app.support.Screen;
 import abbex.app.support.Shop;
@@ -144,7 +145,7 @@ class OddJobsTest {
         for (String corner : List.of("LF", "RF")) {
             read("HF", corner, "13 3/8");
         }
-        orla.post("/jobs/" + job + "/hand-over");
+        Leaves.handOver(orla, job);
         orla.post("/jobs/" + job + "/set-down", "stage", "SETTLED");
         try (Screen screen = Screen.desk().signIn("orla")) {
             Page page = screen.page;

@@ -4,7 +4,9 @@ import abbex.core.figure.Place;
 import abbex.core.state.Footing;
 import abbex.core.state.OpenWork;
 import abbex.core.torque.Tightening;
+import abbex.core.vehicle.Corner;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -60,6 +62,7 @@ final class CardOpenWork {
                 .filter(part -> part.kind().equals("wheel") && part.open())
                 .map(BenchPart::place)
                 .distinct()
+                .sorted(Comparator.comparing(place -> place instanceof Corner corner ? corner.ordinal() : 0))
                 .toList();
     }
 
