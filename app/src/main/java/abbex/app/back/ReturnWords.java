@@ -180,6 +180,9 @@ class ReturnWords {
 
     /** When nine tenths of it are over, at so many miles a day. */
     private String nine(Job job, Course course, Reader reader) {
+        if (course.settled() || !course.settles().front() && !course.settles().rear()) {
+            return "";
+        }
         Optional<Odometer> perDay = Odometer.parse(
                 values.told(job, StayValues.Station.RETURN).text(ReturnForm.PER_DAY),
                 !reader.unit().metric());
@@ -203,7 +206,7 @@ class ReturnWords {
     Map<String, Words.Said> asked(Job job, Reader reader) {
         Map<String, Words.Said> asked = new LinkedHashMap<>();
         left(job).forEach(found -> asked.put("F." + found.key(), words.finding(found.finding(), reader)));
-        for (Watch item : Watch.of(job.vehicle().kind())) {
+        for (Watch item : returns.watch(job)) {
             asked.put(
                     item.name(),
                     new Words.Said(

@@ -24,6 +24,7 @@ import abbex.app.prove.RoadTests;
 import abbex.app.rules.Rules;
 import abbex.app.rules.Typed;
 import abbex.app.set.Settings;
+import abbex.app.settle.Returns;
 import abbex.app.settle.WatchList;
 import abbex.app.store.FirstShop;
 import abbex.app.store.Ids;
@@ -83,6 +84,7 @@ class DemoShop implements FirstShop {
     private final RideHeights heights;
     private final HandOver handOver;
     private final WatchList watched;
+    private final Returns returns;
     private final StayValues values;
     private final ShownDay days;
     private final Clock clock;
@@ -104,12 +106,14 @@ class DemoShop implements FirstShop {
             Rules rules,
             HandOver handOver,
             WatchList watched,
+            Returns returns,
             StayValues values,
             ShownDay days,
             Clock clock) {
         this.days = days;
         this.values = values;
         this.watched = watched;
+        this.returns = returns;
         this.wheels = wheels;
         this.fitments = fitments;
         this.probes = probes;
@@ -287,8 +291,7 @@ class DemoShop implements FirstShop {
         UUID sheet = sheets.open(by, job.id(), Stage.SETTLED, at);
         read(by, job, story.settled, story.stateSettled, at.plus(Duration.ofMinutes(5)));
         Map<String, WatchList.Given> seen = new LinkedHashMap<>();
-        Watch.of(job.vehicle().kind())
-                .forEach(item -> seen.put(item.name(), new WatchList.Given(Watch.Answer.GOOD, "")));
+        returns.watch(job).forEach(item -> seen.put(item.name(), new WatchList.Given(Watch.Answer.GOOD, "")));
         watched.answer(by, job, sheet, seen, Optional.empty());
         handOver.told(by, job, at.plus(Duration.ofMinutes(40)));
     }

@@ -20,6 +20,7 @@ import abbex.core.figure.Figure;
 import abbex.core.figure.Finding;
 import abbex.core.figure.Reason;
 import abbex.core.ground.Crossing;
+import abbex.core.ground.GroundFinding;
 import abbex.core.ground.Lamps;
 import abbex.core.ground.Passage;
 import abbex.core.ground.Profile;
@@ -302,9 +303,42 @@ public class Stances {
                             .least()
                             .flatMap(least -> Stance.own(going.name(), least))
                             .ifPresent(findings::add));
+            if (sheets.of(job.shop(), job.id())
+                    .newest()
+                    .filter(sheet -> sheet.stage() != Stage.AS_ARRIVED)
+                    .isPresent()) {
+                findings.addAll(usual(known));
+            }
         });
         findings.sort(Finding.WORST_FIRST);
         return List.copyOf(findings);
+    }
+
+    /** Usual driveways on which it scrapes; where it passes all that was looked at, the place that comes nearest. */
+    private static List<Finding> usual(Reckoned known) {
+        List<String> scraped = new ArrayList<>();
+        double most = 0;
+        Crossing.Least tightest = null;
+        boolean own = false;
+        for (Going going : known.ways().values()) {
+            Optional<Crossing.Least> least = going.way().least();
+            if (least.isPresent() && (tightest == null || least.get().air() < tightest.air())) {
+                tightest = least.get();
+            }
+            if (least.isPresent() && least.get().air() <= 0) {
+                own |= !going.own().isEmpty();
+                if (going.own().isEmpty()) {
+                    scraped.add(going.name());
+                    most = Math.max(most, -least.get().air());
+                }
+            }
+        }
+        if (!scraped.isEmpty()) {
+            return List.of(new GroundFinding.UsualScrapes(List.copyOf(scraped), Length.ofRoundedMm(most)));
+        }
+        return tightest == null || own
+                ? List.of()
+                : List.of(new GroundFinding.Passes(tightest.name(), Length.ofRoundedMm(tightest.air())));
     }
 
     private GroundPage.Way way(String key, Going going, Crossing.Least least, Reader reader) {

@@ -52,7 +52,7 @@ class Learning {
         course.map(Course::seenTotal)
                 .filter(OptionalDouble::isPresent)
                 .ifPresent(total -> values.put(Remembered.SANK.name(), total.getAsDouble()));
-        plans.why(job, plans.of(job))
+        plans.why(job, plans.standing(job), plans.values(job))
                 .filter(why -> !why.asPlanned() && !why.groups().isEmpty())
                 .map(why -> why.groups().get(0).causes())
                 .filter(causes -> !causes.isEmpty())

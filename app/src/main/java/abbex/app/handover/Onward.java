@@ -9,6 +9,7 @@ import abbex.app.parts.PartNumbers;
 import abbex.app.set.TurnedText;
 import abbex.app.settle.Course;
 import abbex.app.settle.Returns;
+import abbex.app.workcard.LockedText;
 import abbex.core.settling.Settling;
 import abbex.core.units.Distance;
 import abbex.core.units.Length;
@@ -29,6 +30,8 @@ import org.springframework.stereotype.Service;
  * @param left the settings as they were left
  * @param angles the wheels' angles before and as they left
  * @param systems lamps and sensors, and what was done about them
+ * @param locked what the card says was locked and marked, and by whom
+ * @param settles springs of it are new and have not settled
  * @param hold heights that whoever aligns or weighs it must leave
  */
 public record Onward(
@@ -39,6 +42,8 @@ public record Onward(
         List<AsLeft.Line> left,
         List<Alignments.Line> angles,
         List<Alignments.Seen> systems,
+        List<String> locked,
+        boolean settles,
         List<String> hold) {
 
     /** Asks the stations. */
@@ -49,6 +54,7 @@ public record Onward(
         private final AsLeft left;
         private final TurnedText turned;
         private final PartNumbers numbers;
+        private final LockedText locked;
         private final Words words;
 
         Asked(
@@ -57,7 +63,9 @@ public record Onward(
                 AsLeft left,
                 TurnedText turned,
                 PartNumbers numbers,
+                LockedText locked,
                 Words words) {
+            this.locked = locked;
             this.returns = returns;
             this.alignments = alignments;
             this.left = left;
@@ -72,10 +80,14 @@ public record Onward(
                     back,
                     back.isEmpty() ? "" : course.flatMap(c -> miles(c, reader)).orElse(""),
                     course.map(c -> settled(c, reader)).orElse(List.of()),
-                    course.filter(Course::driven).isEmpty(),
+                    course.filter(c -> c.driven() || c.settled()).isEmpty(),
                     left(job, reader),
                     alignments.lines(job, reader),
                     alignments.systems(job, reader),
+                    locked.lines(job, reader),
+                    course.map(c -> !c.settled()
+                                    && (c.settles().front() || c.settles().rear()))
+                            .orElse(true),
                     course.isPresent() ? alignments.hold(job, reader) : List.of());
         }
 
@@ -111,6 +123,9 @@ public record Onward(
             turned.lines(job, reader)
                     .forEach(line -> lines.add(
                             new AsLeft.Line(words.say("left.turned", reader, "place", line.corner()), line.text())));
+            turned.left(job, reader)
+                    .forEach(line -> lines.add(
+                            new AsLeft.Line(words.say("left.stands", reader, "place", line.corner()), line.text())));
             numbers.of(job, reader)
                     .forEach(one -> lines.add(new AsLeft.Line(
                             words.say("left.number", reader, "part", one.part()), Numerals.html(one.number()))));

@@ -88,6 +88,45 @@ public class KitPlans {
                 () -> of(job, kits.of(job).chosen().values()));
     }
 
+    /** The plan of the kit that stands on the vehicle; before any does, of the one that the stay gets. */
+    public Planned standing(Job job) {
+        Kits.OfJob of = kits.of(job);
+        return newest(job)
+                .map(sheet -> FittedKits.kit(of, sheet))
+                .filter(kit -> kit != of.chosen())
+                .map(kit -> of(job, kit.values()))
+                .orElseGet(() -> of(job));
+    }
+
+    /** What is told of the kit that stands on the vehicle; before any does, of the one that the stay gets. */
+    public KitValues values(Job job) {
+        Kits.OfJob of = kits.of(job);
+        return newest(job)
+                .map(sheet -> FittedKits.kit(of, sheet))
+                .orElse(of.chosen())
+                .values();
+    }
+
+    /** The newest sheet that was taken on a kit. */
+    private Optional<SheetData> newest(Job job) {
+        return sheets.of(job.shop(), job.id())
+                .now()
+                .filter(sheet -> FittedKits.carries(sheet) && !sheet.parts().equals(SheetData.AS_IT_CAME));
+    }
+
+    /** The sheets that were taken on a kit, in order. */
+    public List<SheetData> on(Job job, KitValues values) {
+        Kits.OfJob of = kits.of(job);
+        return sheets.of(job.shop(), job.id()).sheets().stream()
+                .filter(sheet -> FittedKits.carries(sheet)
+                        && !sheet.parts().equals(SheetData.AS_IT_CAME)
+                        && FittedKits.kit(of, sheet)
+                                .values()
+                                .raw(null, KitField.NAME)
+                                .equals(values.raw(null, KitField.NAME)))
+                .toList();
+    }
+
     /** The plan by what is told, kept or not. */
     public Planned of(Job job, KitValues values) {
         PerEnd<EndNow> now = PerEnd.of(end -> Ends.now(job, end, values));
@@ -127,19 +166,17 @@ public class KitPlans {
                 .now()
                 .filter(sheet -> sheet.stage().lowered())
                 .isPresent();
-        return of(job).plan().findings().stream()
+        return standing(job).plan().findings().stream()
                 .filter(f -> f.severity().compareTo(Severity.LOOK) >= 0)
                 .filter(f -> !(measured && f.untilMeasured()))
                 .toList();
     }
 
     /** Why the vehicle stands as it does on its kit; empty before that was measured. */
-    public Optional<Causes.Ranked> why(Job job, Planned planned) {
+    public Optional<Causes.Ranked> why(Job job, Planned planned, KitValues values) {
         JobSheets all = sheets.of(job.shop(), job.id());
-        List<HeightSheet> after = all.sheets().stream()
-                .filter(sheet -> sheet.stage().lowered())
-                .map(SheetData::heights)
-                .toList();
+        List<HeightSheet> after =
+                on(job, values).stream().map(SheetData::heights).toList();
         return all.before()
                 .flatMap(before -> Afterwards.of(
                         planned.plan(),
@@ -164,8 +201,11 @@ public class KitPlans {
     private PerEnd<Optional<OwnFits.Fit>> told(Job job, Planned planned) {
         JobSheets all = sheets.of(job.shop(), job.id());
         Optional<HeightSheet> before = all.before().map(SheetData::heights);
-        Optional<HeightSheet> after =
-                all.now().filter(sheet -> sheet.stage().lowered()).map(SheetData::heights);
+        KitValues values = kits.of(job).chosen().values();
+        Optional<HeightSheet> after = on(job, values).stream()
+                .filter(sheet -> sheet.stage().lowered())
+                .reduce((one, other) -> other)
+                .map(SheetData::heights);
         return PerEnd.of(end -> before.isEmpty() || after.isEmpty()
                 ? Optional.empty()
                 : Afterwards.fit(end, planned.plan(), planned.kit().get(end), before.get(), after.get()));

@@ -7,9 +7,11 @@ import abbex.core.heights.Advertised;
 import abbex.core.heights.Assessment;
 import abbex.core.heights.MeasuringPoint;
 import abbex.core.heights.Round;
+import abbex.core.units.Length;
 import abbex.core.vehicle.Vehicle;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -19,10 +21,11 @@ import java.util.function.Supplier;
 
 /** All sheets of a job, in order, and what its shop set; a comparison of two of them is made once. */
 public final class JobSheets {
-    public static final JobSheets NONE = new JobSheets(List.of(), ShopRules.USUAL);
+    public static final JobSheets NONE = new JobSheets(List.of(), ShopRules.USUAL, (job, sheet) -> job.advertised());
 
     private final List<SheetData> sheets;
     private final ShopRules rules;
+    private final AdvertisedBy advertised;
     private final Map<Asked, Assessment> judged = new ConcurrentHashMap<>();
 
     private record Asked(Vehicle vehicle, Advertised advertised, Assessment.Pair compared) {}
@@ -30,7 +33,8 @@ public final class JobSheets {
     private final Cache<Object, Object> shown =
             Caffeine.newBuilder().maximumSize(32).build();
 
-    JobSheets(List<SheetData> sheets, ShopRules rules) {
+    JobSheets(List<SheetData> sheets, ShopRules rules, AdvertisedBy advertised) {
+        this.advertised = advertised;
         this.sheets = List.copyOf(sheets);
         this.rules = rules;
     }
@@ -94,10 +98,30 @@ public final class JobSheets {
     }
 
     /** The same with two other sheets, the earlier one being the base. */
-    Assessment judge(Job job, SheetData one, SheetData other) {
+    public Assessment judge(Job job, SheetData one, SheetData other) {
         int a = sheets.indexOf(one);
         int b = sheets.indexOf(other);
         return judge(job, new Assessment.Pair(Math.min(a, b), Math.max(a, b)));
+    }
+
+    /** How high every spot of a sheet stands: the corners by all readings together, suspected ones held out; else as read. */
+    public Map<MeasuringPoint, Length> standing(Job job, SheetData sheet) {
+        Assessment all = judge(job);
+        int index = sheets.indexOf(sheet);
+        Map<MeasuringPoint, Length> heights = new HashMap<>();
+        sheet.heights().everything().forEach(height -> heights.put(height.spot(), height.value()));
+        boolean suspected = all.suspects().stream().anyMatch(s -> s.sheet() == index);
+        if (suspected) {
+            sheet.heights()
+                    .all()
+                    .forEach(height -> all.heights(index, height.spot().method())
+                            .ifPresentOrElse(
+                                    told -> heights.put(
+                                            height.spot(),
+                                            told.at(height.spot().corner()).value()),
+                                    () -> heights.remove(height.spot())));
+        }
+        return heights;
     }
 
     /** What was formed out of these sheets for somebody to see, once for as long as they stand so. */
@@ -108,7 +132,10 @@ public final class JobSheets {
 
     private Assessment judge(Job job, Assessment.Pair compared) {
         return judged.computeIfAbsent(
-                new Asked(job.vehicle().vehicle(), job.advertised(), compared),
+                new Asked(
+                        job.vehicle().vehicle(),
+                        compared.after() == 0 ? job.advertised() : advertised.on(job, sheets.get(compared.after())),
+                        compared),
                 asked -> Assessment.of(
                         asked.vehicle(),
                         sheets.stream().map(SheetData::heights).toList(),

@@ -13,6 +13,7 @@ import abbex.app.rules.ShopRules;
 import abbex.app.store.Ids;
 import abbex.app.store.Reads;
 import abbex.app.store.Times;
+import abbex.core.heights.Advertised;
 import abbex.core.heights.Assessment;
 import abbex.core.heights.Limits;
 import abbex.core.heights.MeasuringPoint;
@@ -42,6 +43,7 @@ import java.util.TreeSet;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -86,6 +88,7 @@ public class Sheets {
     private final KnownWheels wheels;
     private final TurnedSince turned;
     private final StateEntries entries;
+    private final ObjectProvider<AdvertisedBy> advertised;
 
     Sheets(
             JdbcClient jdbc,
@@ -98,7 +101,9 @@ public class Sheets {
             Reads reads,
             Clock clock,
             TurnedSince turned,
-            StateEntries entries) {
+            StateEntries entries,
+            ObjectProvider<AdvertisedBy> advertised) {
+        this.advertised = advertised;
         this.entries = entries;
         this.turned = turned;
         this.clock = clock;
@@ -185,10 +190,18 @@ public class Sheets {
         for (UUID job : jobs) {
             List<SheetData> of = byJob.get(job);
             if (of != null) {
-                all.put(job, new JobSheets(of, own));
+                all.put(job, new JobSheets(of, own, this::advertised));
             }
         }
         return all;
+    }
+
+    private Advertised advertised(Job job, SheetData sheet) {
+        return advertised
+                .orderedStream()
+                .findFirst()
+                .map(by -> by.on(job, sheet))
+                .orElseGet(job::advertised);
     }
 
     public Limits limits(UUID shop) {

@@ -40,6 +40,7 @@ class PlanController {
     private final PlanFragments fragments;
     private final Words words;
     private final SeenText seen;
+    private final Tried tried;
 
     PlanController(
             Jobs jobs,
@@ -48,7 +49,9 @@ class PlanController {
             Planner planner,
             PlanFragments fragments,
             Words words,
-            SeenText seen) {
+            SeenText seen,
+            Tried tried) {
+        this.tried = tried;
         this.seen = seen;
         this.fragments = fragments;
         this.jobs = jobs;
@@ -205,6 +208,7 @@ class PlanController {
         ModelAndView page = form.on(new ModelAndView("plan"));
         page.addObject("head", heads.head(me.shop(), job.id(), "plan", Reader.of(me)));
         page.addObject("answer", fragments.answer(job, values, Reader.of(me)));
+        page.addObject("tried", tried.of(job, form.reader()));
         page.addObject("kit", shown);
         String name = values.raw(null, KitField.NAME);
         page.addObject(

@@ -21,9 +21,11 @@ import org.springframework.stereotype.Service;
 public class PlannedText {
     private final KitPlans plans;
     private final CauseWords causes;
+    private final Tried tried;
     private final Words words;
 
-    PlannedText(KitPlans plans, CauseWords causes, Words words) {
+    PlannedText(KitPlans plans, CauseWords causes, Tried tried, Words words) {
+        this.tried = tried;
         this.plans = plans;
         this.causes = causes;
         this.words = words;
@@ -35,13 +37,14 @@ public class PlannedText {
     /**
      * Both.
      *
+     * @param tried each set of parts, where more than one was
      * @param cause what is likeliest where it stands otherwise; that it stands as planned where it does
      */
-    public record Both(List<Line> lines, String cause) {}
+    public record Both(List<Line> lines, String cause, List<Tried.Column> tried) {}
 
     /** Each end that was planned by more than its printed drop and measured since. */
     public Both of(Job job, DropSheet drops, Reader reader) {
-        KitPlans.Planned planned = plans.of(job);
+        KitPlans.Planned planned = plans.standing(job);
         List<Line> lines = new ArrayList<>();
         for (End end : End.values()) {
             Optional<Estimate> is = drops.ends().get(end).drop().map(Figure::value);
@@ -54,9 +57,10 @@ public class PlannedText {
                 lines,
                 lines.isEmpty()
                         ? ""
-                        : plans.why(job, planned)
+                        : plans.why(job, planned, plans.values(job))
                                 .map(why -> causes.first(why, reader))
-                                .orElse(""));
+                                .orElse(""),
+                tried.of(job, reader));
     }
 
     private Line line(End end, EndPlan plan, Estimate is, Reader reader) {

@@ -19,7 +19,7 @@ import abbex.app.store.Reads;
 import abbex.core.figure.Finding;
 import abbex.core.figure.Severity;
 import abbex.core.heights.Advertised;
-import abbex.core.heights.Height;
+import abbex.core.heights.MeasuringPoint;
 import abbex.core.kit.EndKit;
 import abbex.core.kit.EndPlan;
 import abbex.core.kit.Interval;
@@ -34,6 +34,7 @@ import abbex.core.vehicle.End;
 import abbex.core.vehicle.PerEnd;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Function;
@@ -91,13 +92,15 @@ class Planner {
     PlanPage of(Job job, KitValues values, Reader reader) {
         KitPlans.Planned planned = plans.of(job, values);
         JobSheets all = sheets.of(job.shop(), job.id());
-        Optional<SheetData> after = all.now();
+        Optional<SheetData> after = plans.on(job, values).stream().reduce((one, other) -> other);
+        After measured =
+                new After(after, after.map(sheet -> all.standing(job, sheet)).orElse(Map.of()));
         List<PlanPage.EndView> ends = new ArrayList<>();
         for (End end : End.values()) {
             planned.plan()
                     .ends()
                     .get(end)
-                    .ifPresent(plan -> ends.add(end(job, planned, end, plan, values, after, reader)));
+                    .ifPresent(plan -> ends.add(end(job, planned, end, plan, values, measured, reader)));
         }
         PerEnd<OptionalDouble> drops = PerEnd.of(planned::drop);
         return new PlanPage(
@@ -105,14 +108,23 @@ class Planner {
                         ? null
                         : stances.sideView(job, drops.map(d -> d.orElse(0))).orElse(null),
                 ends,
-                said(planned, reader, f -> !note(f)),
+                said(planned, reader, f -> !note(f) && !(after.isPresent() && f.untilMeasured())),
                 wishes.of(planned, values, reader),
                 buys(job, planned, reader),
                 ends.isEmpty() ? words.say("plan.empty") : all.newest().isEmpty() ? words.say("plan.baseline") : "",
-                plans.why(job, planned).map(why -> causes.of(why, reader)).orElse(null),
+                plans.why(job, planned, values)
+                        .map(why -> causes.of(why, reader))
+                        .orElse(null),
                 words.findings(elsewhere(job), reader),
                 machines.of(job, planned, reader));
     }
+
+    /**
+     * The newest sheet that was taken on the kit.
+     *
+     * @param heights by all readings together, suspected ones held out
+     */
+    private record After(Optional<SheetData> sheet, Map<MeasuringPoint, Length> heights) {}
 
     private static final int MOST_ELSEWHERE = 3;
 
@@ -147,13 +159,7 @@ class Planner {
     }
 
     private PlanPage.EndView end(
-            Job job,
-            KitPlans.Planned planned,
-            End end,
-            EndPlan plan,
-            KitValues values,
-            Optional<SheetData> after,
-            Reader reader) {
+            Job job, KitPlans.Planned planned, End end, EndPlan plan, KitValues values, After after, Reader reader) {
         Travel travel = planned.plan().travel().get(end).orElseThrow();
         List<Double> drops = new ArrayList<>();
         List<Double> halves = new ArrayList<>();
@@ -181,7 +187,7 @@ class Planner {
                 perch(end, values),
                 can(planned, end, perch(end, values), reader),
                 box(planned, end, plan, reader),
-                three.of(job, planned, end, plan, after, reader),
+                three.of(job, planned, end, plan, after.sheet(), after.heights(), reader),
                 stack(end, values, reader),
                 steps.isEmpty() ? null : StairDrawing.of(drops, halves),
                 steps,
@@ -193,7 +199,10 @@ class Planner {
                 ride(travel, reader),
                 heights(planned, end, after, reader),
                 narrow(planned, end, reader),
-                said(planned, reader, f -> note(f) && f.place() == end));
+                said(
+                        planned,
+                        reader,
+                        f -> note(f) && f.place() == end && !(after.sheet().isPresent() && f.untilMeasured())));
     }
 
     /** Good to know, and nothing to be done: said at its end, not among what the drop takes with it. */
@@ -334,15 +343,14 @@ class Planner {
                 .orElse("");
     }
 
-    private List<PlanPage.HeightRow> heights(
-            KitPlans.Planned planned, End end, Optional<SheetData> after, Reader reader) {
+    private List<PlanPage.HeightRow> heights(KitPlans.Planned planned, End end, After after, Reader reader) {
         List<PlanPage.HeightRow> rows = new ArrayList<>();
         for (PlannedHeight height : planned.heights()) {
             if (!height.spot().place().code().equals(end.code())
                     && !(height.spot().atCorner() && height.spot().corner().end() == end)) {
                 continue;
             }
-            Optional<Height> measured = after.flatMap(sheet -> sheet.heights().at(height.spot()));
+            Optional<Length> measured = Optional.ofNullable(after.heights().get(height.spot()));
             rows.add(new PlanPage.HeightRow(
                     html(words.word(height.spot(), reader)),
                     length(height.now().value().mm(), reader),
@@ -350,15 +358,15 @@ class Planner {
                             + half(height.setDown().half(), reader),
                     length(height.settled().value(), reader) + " "
                             + half(height.settled().half(), reader),
-                    measured.map(m -> length(m.value().mm(), reader)).orElse(""),
+                    measured.map(m -> length(m.mm(), reader)).orElse(""),
                     measured.map(m -> off(height, m)).orElse("")));
         }
         return rows;
     }
 
     /** Whether what was measured lies where it was planned: as set down, or as settled. */
-    private static String off(PlannedHeight planned, Height measured) {
-        double is = measured.value().mm();
+    private static String off(PlannedHeight planned, Length measured) {
+        double is = measured.mm();
         return planned.setDown().holds(is) || planned.settled().holds(is) ? "clear" : "look";
     }
 

@@ -7,12 +7,14 @@ import abbex.app.page.Numerals;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.core.heights.Advertised;
-import abbex.core.heights.Height;
+import abbex.core.heights.MeasuringPoint;
 import abbex.core.kit.EndPlan;
 import abbex.core.kit.PlannedHeight;
 import abbex.core.units.Length;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.WheelPlace;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.springframework.stereotype.Component;
@@ -27,9 +29,16 @@ class ThreeWords {
     }
 
     /** Safe for a page; empty where there is nothing beside what was computed. */
-    String of(Job job, KitPlans.Planned planned, End end, EndPlan plan, Optional<SheetData> after, Reader reader) {
+    String of(
+            Job job,
+            KitPlans.Planned planned,
+            End end,
+            EndPlan plan,
+            Optional<SheetData> after,
+            Map<MeasuringPoint, Length> heights,
+            Reader reader) {
         Optional<Advertised.Range> box = planned.kit().get(end).box().or(() -> promised(job, end));
-        OptionalDouble is = after.map(sheet -> measured(planned, end, sheet)).orElse(OptionalDouble.empty());
+        OptionalDouble is = measured(planned, end, heights);
         if (box.isEmpty() && is.isEmpty()) {
             return "";
         }
@@ -62,10 +71,11 @@ class ThreeWords {
     }
 
     /** The mean of what fell by this end alone. */
-    private static OptionalDouble measured(KitPlans.Planned planned, End end, SheetData after) {
+    private static OptionalDouble measured(KitPlans.Planned planned, End end, Map<MeasuringPoint, Length> after) {
         return planned.heights().stream()
                 .filter(height -> at(height, end))
-                .flatMap(height -> after.heights().at(height.spot()).stream().map(is -> drop(height, is)))
+                .filter(height -> after.containsKey(height.spot()))
+                .map(height -> drop(height, Objects.requireNonNull(after.get(height.spot()))))
                 .mapToDouble(Double::doubleValue)
                 .average();
     }
@@ -76,7 +86,7 @@ class ThreeWords {
                 : height.spot().place() instanceof WheelPlace wheel && wheel.end() == end && height.ofOneEnd();
     }
 
-    private static double drop(PlannedHeight height, Height is) {
-        return height.now().value().mm() - is.value().mm();
+    private static double drop(PlannedHeight height, Length is) {
+        return height.now().value().mm() - is.mm();
     }
 }

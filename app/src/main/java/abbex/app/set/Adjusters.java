@@ -16,6 +16,7 @@ import abbex.core.vehicle.PerEnd;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 
 /** What there is to turn at a corner, from what was told of its end, or of its right side where that differs. */
 final class Adjusters {
@@ -127,9 +128,27 @@ final class Adjusters {
         return text.isEmpty() ? usual : Double.parseDouble(text.replace('−', '-'));
     }
 
+    /** What is in a bag after all that was let in and out; empty where that was never told. */
+    static Optional<Pressure> air(StayValues.Told told, Corner corner, List<How> done) {
+        Optional<Pressure> air =
+                BagText.pressure(SetForm.text(told, "air", corner), false).map(Pressure::new);
+        for (How how : done) {
+            if (how instanceof How.Air let) {
+                air = Optional.of(let.to());
+            }
+        }
+        return air;
+    }
+
     private List<Length> there(Corner corner, List<How> done) {
+        return stack(told, corner, done);
+    }
+
+    /** What lies in a stack after all that was put in and taken out. */
+    static List<Length> stack(StayValues.Told told, Corner corner, List<How> done) {
         List<Length> there = new ArrayList<>();
-        for (Stacks.Size size : StackSizes.read(text("there", corner)).orElse(List.of())) {
+        for (Stacks.Size size :
+                StackSizes.read(SetForm.text(told, "there", corner)).orElse(List.of())) {
             for (int n = 0; n < size.pieces(); n++) {
                 there.add(size.thickness());
             }

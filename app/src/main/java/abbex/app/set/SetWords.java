@@ -119,7 +119,7 @@ class SetWords {
     }
 
     /** By the size that is stamped on it: one of whole millimetres is called by them on both sides of the ocean. */
-    private static String pieces(List<Length> pieces, Reader reader) {
+    static String pieces(List<Length> pieces, Reader reader) {
         return pieces.stream().map(p -> piece(p, reader)).collect(Collectors.joining(" + "));
     }
 

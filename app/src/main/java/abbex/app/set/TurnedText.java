@@ -1,6 +1,7 @@
 package abbex.app.set;
 
 import abbex.app.arrive.Job;
+import abbex.app.arrive.StayValues;
 import abbex.app.page.Numerals;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
@@ -38,6 +39,30 @@ public class TurnedText {
             int corner = c;
             for (How how : inAll(moves.stream().map(m -> m.hows().get(corner)).toList())) {
                 lines.add(new Line(words.word(Corner.WALK.get(c), reader), Numerals.html(said.what(how, reader))));
+            }
+        }
+        return lines;
+    }
+
+    /** What lies in each stack, what is in each bag as it was left; nothing where neither is. */
+    public List<Line> left(Job job, Reader reader) {
+        StayValues.Told told = settings.told(job);
+        List<Settings.Move> moves = settings.moves(job);
+        List<Line> lines = new ArrayList<>();
+        for (Corner corner : Corner.WALK) {
+            List<How> done =
+                    moves.stream().map(m -> m.hows().get(corner.ordinal())).toList();
+            String name = words.word(corner, reader);
+            switch (SetForm.kind(told, corner.end())) {
+                case STACK ->
+                    lines.add(new Line(
+                            name,
+                            Numerals.html(SetWords.pieces(Adjusters.stack(told, corner, done), reader)
+                                    .transform(pieces -> pieces.isEmpty() ? words.say("left.stack.none") : pieces))));
+                case BAG ->
+                    Adjusters.air(told, corner, done)
+                            .ifPresent(air -> lines.add(new Line(name, words.word(air, reader))));
+                default -> {}
             }
         }
         return lines;

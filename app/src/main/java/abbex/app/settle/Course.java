@@ -6,6 +6,7 @@ import abbex.core.settling.Odometer;
 import abbex.core.settling.Settling;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
+import abbex.core.vehicle.PerEnd;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -20,9 +21,17 @@ import java.util.UUID;
  * @param trimmed how far each end was let down when it was back, after it was read, mm; nothing where nothing was turned then
  * @param looks the set-down first; those without a distance are seen and not used
  * @param settling what all with a distance say
+ * @param settles an end whose springs are new; another stands where it stands
+ * @param settled it was measured settled: it is not forecast to sink further
  */
 public record Course(
-        Method method, List<OptionalDouble> arrived, List<Double> trimmed, List<Look> looks, Settling settling) {
+        Method method,
+        List<OptionalDouble> arrived,
+        List<Double> trimmed,
+        List<Look> looks,
+        Settling settling,
+        PerEnd<Boolean> settles,
+        boolean settled) {
     /**
      * A sheet.
      *
@@ -61,6 +70,10 @@ public record Course(
 
     /** How far an end sinks in all, mm, down positive; with its interval of 95 per cent. */
     public Settling.Foreseen sinks(End end, double km) {
+        if (!settles.get(end) || settled) {
+            double stands = sunk(last(), end);
+            return new Settling.Foreseen(stands, stands, stands);
+        }
         Settling.Foreseen left = settling.at(corner(end.left()), km);
         Settling.Foreseen right = settling.at(corner(end.right()), km);
         double from = mean(setDown().heights(), end);

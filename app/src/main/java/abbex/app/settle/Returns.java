@@ -9,25 +9,28 @@ import abbex.app.measure.Sheets;
 import abbex.app.memory.Memory;
 import abbex.app.memory.Remembered;
 import abbex.app.set.Settings;
+import abbex.app.state.VehicleStates;
 import abbex.app.store.Reads;
 import abbex.core.figure.Place;
-import abbex.core.heights.HeightSheet;
-import abbex.core.heights.Method;
 import abbex.core.heights.Stage;
 import abbex.core.settling.Bins;
 import abbex.core.settling.Odometer;
 import abbex.core.settling.Settling;
 import abbex.core.settling.SettlingFinding;
 import abbex.core.settling.Watch;
+import abbex.core.state.PartsFitted;
+import abbex.core.state.VehicleState;
 import abbex.core.units.Length;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
+import abbex.core.vehicle.PerEnd;
 import abbex.core.vehicle.Whole;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
@@ -35,9 +38,6 @@ import org.springframework.stereotype.Service;
 /** How a stay's vehicle settles, and what is to be said of it: the public service of the package. */
 @Service
 public class Returns {
-    /** The first of them that all corners have on every sheet: those without the tyre before the one with it. */
-    private static final List<Method> WAYS = List.of(Method.HF, Method.RIM, Method.GF);
-
     /** How a set-down falls, a corner, mm (common practice, from memory). */
     private static final double SCATTER = 0.5;
 
@@ -52,9 +52,18 @@ public class Returns {
     private final WatchList watched;
     private final Memory memory;
     private final Kits kits;
+    private final VehicleStates states;
     private final Reads reads;
 
-    Returns(Sheets sheets, Settings settings, WatchList watched, Memory memory, Kits kits, Reads reads) {
+    Returns(
+            Sheets sheets,
+            Settings settings,
+            WatchList watched,
+            Memory memory,
+            Kits kits,
+            VehicleStates states,
+            Reads reads) {
+        this.states = states;
         this.memory = memory;
         this.kits = kits;
         this.sheets = sheets;
@@ -94,9 +103,18 @@ public class Returns {
         return new Told(course, back.map(sheet -> sheet.row().id()), List.copyOf(findings));
     }
 
+    /** What is looked at when the vehicle is back: what was fitted, not one list for all. */
+    public List<Watch> watch(Job job) {
+        VehicleState state = states.now(job);
+        Set<String> fitted = new TreeSet<>();
+        state.parts().stream().forEach(parts -> fitted.addAll(parts.fresh()));
+        boolean adjusted = state.turned().stream().anyMatch(mm -> mm != 0);
+        return Watch.of(job.vehicle().kind(), fitted, adjusted);
+    }
+
     private List<SettlingFinding> watch(Job job, UUID sheet) {
         WatchList.Answered answered = watched.of(job, sheet);
-        List<Watch> items = Watch.of(job.vehicle().kind());
+        List<Watch> items = watch(job);
         List<SettlingFinding> found = new ArrayList<>();
         for (Watch item : items) {
             answered.of(item.name())
@@ -124,64 +142,56 @@ public class Returns {
             first = !back && turnedOn(turned, lowered.get(i)).isPresent() ? i : first;
         }
         List<SheetData> since = lowered.subList(first, lowered.size());
-        return WAYS.stream()
-                .filter(way -> !since.isEmpty() && since.get(0).heights().complete(way))
-                .findFirst()
-                .map(way -> course(
-                        job,
-                        all,
-                        way,
-                        since.stream()
-                                .filter(sheet -> sheet.heights().complete(way))
-                                .toList(),
-                        turned,
-                        findings));
+        return since.isEmpty() || job.vehicle().kind().singleTrack()
+                ? Optional.empty()
+                : Looks.of(job, all, since, turned).map(looks -> course(job, looks, findings));
     }
 
     private static Optional<Settings.Turned> turnedOn(List<Settings.Turned> turned, SheetData sheet) {
         return turned.stream().filter(t -> t.sheet().equals(sheet.row().id())).findFirst();
     }
 
-    private Course course(
-            Job job,
-            JobSheets all,
-            Method way,
-            List<SheetData> since,
-            List<Settings.Turned> turned,
-            List<SettlingFinding> findings) {
-        double tape = since.stream()
-                .flatMap(sheet -> Corner.WALK.stream()
-                        .map(corner -> sheet.heights().at(corner, way).orElseThrow()))
-                .mapToDouble(height -> height.estimate().uncertainty().standard())
-                .max()
-                .orElseThrow();
-        Settling settling = new Settling(prior(job), tape, SCATTER);
-        boolean miles = !since.get(0).row().unit().metric();
-        Optional<Odometer> start = odometer(since.get(0), miles).or(() -> Odometer.parse(job.odometer(), miles));
+    private Course course(Job job, Looks of, List<SettlingFinding> findings) {
+        Settling settling = new Settling(prior(job), of.tape(), SCATTER);
+        boolean miles = !of.setDown().row().unit().metric();
+        Optional<Odometer> start = odometer(of.setDown(), miles).or(() -> Odometer.parse(job.odometer(), miles));
         List<Course.Look> looks = new ArrayList<>();
         double driven = 0;
-        for (SheetData sheet : since) {
+        for (Looks.Seen seen : of.seen()) {
+            SheetData sheet = seen.sheet();
             boolean setDown = looks.isEmpty();
             Optional<Odometer> shows = setDown ? start : odometer(sheet, miles);
             OptionalDouble km = setDown ? OptionalDouble.of(0) : since(start, shows, driven, sheet.stage(), findings);
-            Optional<double[]> untouched = setDown
-                    ? Optional.empty()
-                    : turnedOn(turned, sheet).filter(t -> t.method() == way).map(Settings.Turned::before);
-            double[] heights = untouched.orElseGet(() -> heights(sheet.heights(), way));
             if (km.isPresent()) {
                 driven = km.getAsDouble();
-                settling.add(new Settling.Sheet(driven, heights));
+                settling.add(new Settling.Sheet(driven, seen.heights()));
             }
             looks.add(
-                    new Course.Look(sheet.row().id(), sheet.stage(), sheet.row().madeAt(), km, shows, heights));
+                    new Course.Look(sheet.row().id(), sheet.stage(), sheet.row().madeAt(), km, shows, seen.heights()));
         }
         double[] last = looks.get(looks.size() - 1).heights();
-        double[] now = heights(since.get(since.size() - 1).heights(), way);
+        double[] now = of.now();
         List<Double> trimmed = Stream.of(End.values())
                 .map(end -> Course.mean(last, end) - Course.mean(now, end))
                 .toList();
-        return new Course(way, arrived(all, way, looks.get(0).heights()), trimmed, List.copyOf(looks), settling);
+        VehicleState state = states.now(job);
+        return new Course(
+                of.way(),
+                of.arrived(),
+                trimmed,
+                List.copyOf(looks),
+                settling,
+                PerEnd.of(end -> settles(state, end)),
+                state.settled());
     }
+
+    /** What carries an end is new; where nothing is known of what was fitted it may be. Air bags do not sink as springs do. */
+    private static boolean settles(VehicleState state, End end) {
+        boolean known = state.parts().stream().anyMatch(PartsFitted::changed);
+        return !known || state.parts().get(end).fresh().stream().anyMatch(SINKS::contains);
+    }
+
+    private static final Set<String> SINKS = Set.of("spring", "helper", "isolator");
 
     /** What is usual, by what the shop's other stays with the kit sank. */
     private Settling.Prior prior(Job job) {
@@ -235,23 +245,6 @@ public class Returns {
         return OptionalDouble.of(km);
     }
 
-    private static double[] heights(HeightSheet sheet, Method way) {
-        double[] heights = new double[Corner.WALK.size()];
-        Arrays.setAll(
-                heights,
-                c -> sheet.at(Corner.WALK.get(c), way).orElseThrow().value().mm());
-        return heights;
-    }
-
-    private static List<OptionalDouble> arrived(JobSheets all, Method way, double[] setDown) {
-        Optional<HeightSheet> before = all.before().map(SheetData::heights).filter(sheet -> sheet.complete(way));
-        return Stream.of(End.values())
-                .map(end -> before.map(sheet ->
-                                OptionalDouble.of(Course.mean(heights(sheet, way), end) - Course.mean(setDown, end)))
-                        .orElse(OptionalDouble.empty()))
-                .toList();
-    }
-
     private static List<SettlingFinding> says(Course course) {
         List<SettlingFinding> says = new ArrayList<>();
         if (!course.driven()) {
@@ -273,6 +266,10 @@ public class Returns {
                 left = more;
                 most = end;
             }
+        }
+        if (course.settled() || !course.settles().front() && !course.settles().rear()) {
+            says.add(new SettlingFinding.Settled());
+            return says;
         }
         says.add(
                 left > SEEN

@@ -2,6 +2,7 @@ package abbex.core.clearance;
 
 import abbex.core.figure.Finding;
 import abbex.core.figure.Place;
+import abbex.core.units.Estimate;
 import abbex.core.units.Length;
 import abbex.core.vehicle.WheelPlace;
 import abbex.core.vehicle.Whole;
@@ -22,13 +23,13 @@ public sealed interface ClearanceFinding extends Finding {
     }
 
     /** At some pose of the sweep the wheel would go so far into the part. */
-    record Touches(At place, Length into) implements ClearanceFinding, Stop {}
+    record Touches(At place, Estimate into) implements ClearanceFinding, Stop {}
 
     /** The least air is positive, but more than one in twenty such readings touches. */
-    record MayTouch(At place, Length air, Length needed) implements ClearanceFinding, Look {}
+    record MayTouch(At place, Estimate air, Length needed) implements ClearanceFinding, Look {}
 
     /** It does not touch, but the clearance that is required is not proven. */
-    record TooClose(At place, Length air, Length needed) implements ClearanceFinding, Look {}
+    record TooClose(At place, Estimate air, Length needed) implements ClearanceFinding, Look {}
 
     /** Something is planned against what does not clear, and it is not on the vehicle. */
     record RemedyPlanned(WheelPlace place, Remedy remedy, int steps) implements ClearanceFinding, Note, Open {

@@ -1,6 +1,8 @@
 package abbex.core.clearance;
 
+import abbex.core.units.Estimate;
 import abbex.core.units.Length;
+import abbex.core.units.Uncertainty;
 import abbex.core.vehicle.WheelPlace;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -90,7 +92,7 @@ public record Verdict(ProbePlace place, Sweep.Least least, Doubt doubt, double n
     /** What is said of the place beside the others of a stay; empty where it clears. */
     public Optional<ClearanceFinding> finding(WheelPlace wheel, double clock) {
         ClearanceFinding.At at = new ClearanceFinding.At(wheel, place, clock);
-        Length air = Length.ofRoundedMm(Math.abs(least.gap()));
+        Estimate air = new Estimate(Length.ofRoundedMm(Math.abs(least.gap())), Uncertainty.known(standard()));
         return switch (word()) {
             case TOUCHES -> Optional.of(new ClearanceFinding.Touches(at, air));
             case CLOSE ->

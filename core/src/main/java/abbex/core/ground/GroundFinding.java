@@ -5,6 +5,7 @@ import abbex.core.figure.Place;
 import abbex.core.units.Angle;
 import abbex.core.units.Length;
 import abbex.core.vehicle.Whole;
+import java.util.List;
 
 /** What the ground and the lamps may have to say. The order is that in which findings of one severity are shown. */
 public sealed interface GroundFinding extends Finding {
@@ -18,6 +19,9 @@ public sealed interface GroundFinding extends Finding {
 
     /** On a ground that the vehicle has to cross: the same, by the ground's name. It can be driven another way. */
     record OwnGroundScrapes(String ground, String point, Length into) implements GroundFinding, Look {}
+
+    /** Driveways as they are usually built on which it scrapes, and how far at most. */
+    record UsualScrapes(List<String> grounds, Length into) implements GroundFinding, Look {}
 
     record LittleAir(String point, Length air) implements GroundFinding, Look {}
 

@@ -214,6 +214,9 @@ public sealed interface HeightFinding extends Finding {
 
     record RakeChanged(Length before, Length now, Estimate change) implements HeightFinding, Note {}
 
+    /** Corners that were read before the work and by no method since. */
+    record CornersNotRead(Corner place, List<Corner> at) implements HeightFinding, Look, Open {}
+
     record StillToRead(MeasuringPoint place, Way way, List<Place> at) implements HeightFinding, Note, Open {}
 
     record ReadingsUnchecked(MeasuringPoint place, List<MeasuringPoint> spots) implements HeightFinding, Note, Open {}

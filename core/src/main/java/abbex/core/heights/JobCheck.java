@@ -32,6 +32,7 @@ final class JobCheck {
         check.floors(floorsUnused);
         if (!compared.alone()) {
             check.standIn();
+            check.corners();
             check.lips();
             check.fit(suspects);
         }
@@ -60,6 +61,26 @@ final class JobCheck {
         } else if (sheets.stream().anyMatch(s -> s.basis().floor().isPresent() && !s.isEmpty())) {
             findings.add(new HeightFinding.FloorUsed());
         }
+    }
+
+    /** What nobody read since the vehicle was lowered, once any corner was. */
+    private void corners() {
+        List<HeightSheet> since = sheets.stream()
+                .filter(sheet -> sheet.basis().stage() != Stage.AS_ARRIVED && sheet != sheets.get(0))
+                .toList();
+        if (since.stream().noneMatch(sheet -> !sheet.all().isEmpty())) {
+            return;
+        }
+        List<Corner> never = Corner.WALK.stream()
+                .filter(corner -> read(sheets.get(0), corner) && since.stream().noneMatch(sheet -> read(sheet, corner)))
+                .toList();
+        if (!never.isEmpty()) {
+            findings.add(new HeightFinding.CornersNotRead(never.get(0), never));
+        }
+    }
+
+    private static boolean read(HeightSheet sheet, Corner corner) {
+        return sheet.all().stream().anyMatch(height -> height.spot().corner() == corner);
     }
 
     private void standIn() {

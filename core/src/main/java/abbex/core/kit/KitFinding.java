@@ -16,7 +16,13 @@ public sealed interface KitFinding extends Finding {
 
     /** Of how it will stand: nothing once that was measured. */
     default boolean untilMeasured() {
-        return this instanceof GoesUp || this instanceof NotAsBoxed || this instanceof SeatUntellable;
+        return this instanceof GoesUp
+                || this instanceof NotAsBoxed
+                || this instanceof SeatUntellable
+                || this instanceof OneEndYet
+                || this instanceof Steers
+                || this instanceof StandWillLean
+                || this instanceof PinionTurns;
     }
 
     /** A side of the vehicle, as the driver sits. */

@@ -96,7 +96,7 @@ public final class VehicleHistory {
         if (entry.act() instanceof StateAct.PartsChanged changed) {
             parts = PerEnd.of(
                     end -> end == changed.end() ? changed.parts() : was.parts().get(end));
-            settled = false;
+            settled = settled && same(was.parts().get(changed.end()), changed.parts());
         } else if (entry.act() instanceof StateAct.Turned moved) {
             turned = PerCorner.of(corner -> sum(was, moved, corner));
         } else if (entry.act() instanceof StateAct.WheelsMounted mounted) {

@@ -12,7 +12,9 @@ import abbex.core.figure.Finding;
 import abbex.core.figure.Severity;
 import abbex.core.ground.GroundFinding;
 import abbex.core.motion.Pose;
+import abbex.core.units.Estimate;
 import abbex.core.units.Length;
+import abbex.core.units.Uncertainty;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
 import abbex.core.wheels.WheelFinding;
@@ -23,8 +25,8 @@ import java.util.Random;
 import org.junit.jupiter.api.Test;
 
 class JobVerdictTest {
-    private static final Finding TOUCHES =
-            new ClearanceFinding.Touches(new ClearanceFinding.At(Corner.LF, ProbePlace.STRUT, 12), Length.ofMm(3));
+    private static final Finding TOUCHES = new ClearanceFinding.Touches(
+            new ClearanceFinding.At(Corner.LF, ProbePlace.STRUT, 12), new Estimate(Length.ofMm(3), Uncertainty.NONE));
     private static final Finding STUDS = new WheelFinding.StudsShort(End.REAR, "4", "6.5");
     private static final Finding PASSES = new GroundFinding.Passes("lip", Length.ofMm(40));
     private static final Finding LAMP =
