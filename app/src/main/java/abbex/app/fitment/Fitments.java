@@ -74,6 +74,13 @@ public class Fitments {
                 .flatMap(set -> set.fitment(end));
     }
 
+    /** What stands on it and what is planned are both told. */
+    public boolean compared(Job job) {
+        List<WheelSet> all = sets.of(job.shop(), job.vehicle().id());
+        return WheelSets.first(all, WheelSet.Use.NOW).isPresent()
+                && WheelSets.first(all, WheelSet.Use.PLANNED).isPresent();
+    }
+
     /** Every set that the vehicle owns. */
     public List<WheelSet> sets(Job job) {
         return sets.of(job.shop(), job.vehicle().id());

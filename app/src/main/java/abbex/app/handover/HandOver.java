@@ -18,6 +18,7 @@ import abbex.app.people.Withdrawals;
 import abbex.app.plan.PlannedText;
 import abbex.app.prove.Clearances;
 import abbex.app.verdict.JobVerdicts;
+import abbex.app.workcard.Offers;
 import abbex.app.workcard.TorqueLog;
 import abbex.core.heights.Stage;
 import abbex.core.verdict.Found;
@@ -63,6 +64,7 @@ public class HandOver {
     private final AsLeft left;
     private final PartNumbers numbers;
     private final Learning learning;
+    private final Offers offers;
 
     HandOver(
             Jobs jobs,
@@ -84,7 +86,9 @@ public class HandOver {
             Alignments alignments,
             AsLeft left,
             PartNumbers numbers,
-            Learning learning) {
+            Learning learning,
+            Offers offers) {
+        this.offers = offers;
         this.learning = learning;
         this.onward = onward;
         this.alignments = alignments;
@@ -126,6 +130,8 @@ public class HandOver {
                         answers,
                         planned.of(job, all.judge(job).drops(), reader),
                         torques.of(job, reader),
+                        offers.of(job, reader),
+                        verdicts.looked(job),
                         onward.of(job, settled(all) ? "" : reader.date(back(job, at, reader.zone())), reader)),
                 reader,
                 words);

@@ -6,18 +6,20 @@ import abbex.app.page.Words;
 import abbex.core.verdict.Found;
 import abbex.core.verdict.JobVerdict;
 import abbex.core.verdict.Station;
+import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Stream;
+import java.util.Set;
 
 /**
  * The judgement of the stay as its sheet shows it; every text is safe for a page.
  *
  * @param first the first line of all
  * @param stations how each station stands
- * @param watch what is to be watched: what was still found, and how somebody answered for it when the sheet left
+ * @param watch what the customer is to watch, and how somebody answered for it when the sheet left
  */
 public record SheetVerdict(First first, List<Looked> stations, List<Watch> watch) {
     /** The sheet's first line: the judgement of the whole stay. */
@@ -26,21 +28,31 @@ public record SheetVerdict(First first, List<Looked> stations, List<Watch> watch
     /** How a station stands, in a word: what the customer reads. */
     public record Looked(String station, String mark, String word) {}
 
-    /** Something that is still found, and how somebody answered for it; empty while nobody did. */
-    public record Watch(Words.Said said, String answer) {}
+    /**
+     * Something that is still found.
+     *
+     * @param text for the customer; empty where the title says it
+     * @param answer how somebody answered for it; empty while nobody did
+     */
+    public record Watch(Words.Said said, String text, String answer) {}
 
-    static SheetVerdict of(JobVerdict verdict, Map<String, Handovers.Given> answers, Reader reader, Words words) {
-        Maker make = new Maker(verdict, answers, reader, words);
+    /**
+     * What was looked at, beside what stations found.
+     *
+     * @param stations those of which something was recorded
+     * @param more what has a line of its own: torques, lamps and sensors, trials
+     */
+    record Records(Set<Station> stations, List<Looked> more) {}
+
+    static SheetVerdict of(
+            JobVerdict verdict, Map<String, Handovers.Given> answers, Records records, Reader reader, Words words) {
+        Maker make = new Maker(verdict, answers, records, reader, words);
         return new SheetVerdict(make.first(), make.stations(), make.watch());
     }
 
-    /** A sheet has heights, whatever more could be read of them. */
-    private static boolean maybeUnseen(Station station) {
-        return station != Station.HEIGHTS;
-    }
-
     /** Forms the texts for one reader. */
-    private record Maker(JobVerdict verdict, Map<String, Handovers.Given> answers, Reader reader, Words words) {
+    private record Maker(
+            JobVerdict verdict, Map<String, Handovers.Given> answers, Records records, Reader reader, Words words) {
         /** A stop is said before anything else, and nothing is called in order that was not looked at. */
         private First first() {
             List<Found> asked = verdict.toAnswer();
@@ -71,35 +83,50 @@ public record SheetVerdict(First first, List<Looked> stations, List<Watch> watch
                             words.say("verdict." + worst.mark(), reader, "worst", worst.title()) + more + answered));
         }
 
+        /** Each in a line: what was found, that it is in order, or that nobody looked. */
         private List<Looked> stations() {
-            return Stream.of(Station.values())
-                    .filter(station ->
-                            station.always() || verdict.worst(station).isPresent())
-                    .map(station -> {
-                        String mark = verdict.worst(station)
-                                .map(worst -> worst.toAnswer()
-                                        ? words.finding(worst.finding(), reader).mark()
-                                        : maybeUnseen(station) && verdict.open().containsKey(station)
-                                                ? "open"
-                                                : "clear")
-                                .orElse(maybeUnseen(station) ? "open" : "clear");
-                        return new Looked(
-                                Words.capital(words.say("station." + station)),
-                                mark,
-                                words.say("severity." + mark.toUpperCase(Locale.ROOT)));
-                    })
-                    .toList();
+            List<Looked> all = new ArrayList<>();
+            for (Station station : Station.values()) {
+                if (station.always() || verdict.worst(station).isPresent()) {
+                    String mark = mark(station);
+                    all.add(new Looked(
+                            Words.capital(words.say("station." + station)),
+                            mark,
+                            words.say("severity." + mark.toUpperCase(Locale.ROOT))));
+                }
+            }
+            all.addAll(records.more());
+            return all;
         }
 
+        private String mark(Station station) {
+            Optional<Found> worst = verdict.worst(station).filter(Found::toAnswer);
+            if (worst.isPresent()) {
+                return words.finding(worst.get().finding(), reader).mark();
+            }
+            boolean open = !records.stations().contains(station)
+                    || station != Station.HEIGHTS && verdict.open().containsKey(station);
+            return open ? "open" : "clear";
+        }
+
+        /** A reading that is asked about, or a sheet's stage, is the shop's own business. */
         private List<Watch> watch() {
             return verdict.toAnswer().stream()
+                    .filter(found -> found.stop()
+                            || !OURS.contains(found.station())
+                            || words.customer(found.finding(), reader).isPresent())
                     .map(found -> new Watch(
                             words.finding(found.finding(), reader),
+                            words.customer(found.finding(), reader)
+                                    .map(Numerals::html)
+                                    .orElse(""),
                             Optional.ofNullable(answers.get(found.key()))
                                     .map(this::answer)
                                     .orElse("")))
                     .toList();
         }
+
+        private static final Set<Station> OURS = EnumSet.of(Station.HEIGHTS, Station.SET, Station.FIT, Station.ARRIVE);
 
         private String answer(Handovers.Given given) {
             String said = words.say("answer." + given.answer());

@@ -12,8 +12,10 @@ import abbex.app.page.Reader;
 import abbex.app.page.UnitWords;
 import abbex.app.page.Words;
 import abbex.app.plan.PlannedText;
+import abbex.app.plan.Tried;
 import abbex.app.prove.Clearances;
 import abbex.app.workcard.CardPage;
+import abbex.app.workcard.Offers;
 import abbex.core.figure.Figure;
 import abbex.core.figure.Place;
 import abbex.core.heights.Assessment;
@@ -35,12 +37,15 @@ import abbex.core.vehicle.Places;
 import abbex.core.vehicle.Seat;
 import abbex.core.verdict.Found;
 import abbex.core.verdict.JobVerdict;
+import abbex.core.verdict.Station;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -52,6 +57,7 @@ import org.jspecify.annotations.Nullable;
  * @param verdict the judgement of the whole stay
  * @param planned what the plan said beside what was measured
  * @param torques every fastener with its figure, its source and what it was tightened to
+ * @param offers what was found while it was open and offered
  * @param onward what comes after it
  * @param complete true when there is something to hand over
  */
@@ -79,6 +85,7 @@ public record SheetView(
         SheetVerdict verdict,
         PlannedText.Both planned,
         List<CardPage.LogRow> torques,
+        Offers.All offers,
         Onward onward,
         boolean complete) {
 
@@ -99,6 +106,8 @@ public record SheetView(
             Map<String, Handovers.Given> answers,
             PlannedText.Both planned,
             List<CardPage.LogRow> torques,
+            Offers.All offers,
+            Set<Station> looked,
             Onward onward) {}
 
     /** A sheet's stage, time and state. */
@@ -154,9 +163,15 @@ public record SheetView(
                                 .distinct()
                                 .toList(),
                         reader),
-                SheetVerdict.of(parts.verdict(), parts.answers(), reader, words),
+                SheetVerdict.of(
+                        parts.verdict(),
+                        parts.answers(),
+                        new SheetVerdict.Records(parts.looked(), make.more(parts)),
+                        reader,
+                        words),
                 parts.planned(),
                 parts.torques(),
+                parts.offers(),
                 parts.onward(),
                 !drops.points().isEmpty()
                         || drops.corners().values().stream()
@@ -173,6 +188,27 @@ public record SheetView(
                     .map(e -> words.word(e.getKey(), reader) + " "
                             + Numerals.html(Numerals.typed(e.getValue().text())))
                     .collect(Collectors.joining(", "));
+        }
+
+        /** Torques, lamps and trials: what was recorded of each, or that nobody looked. */
+        List<SheetVerdict.Looked> more(Parts parts) {
+            List<SheetVerdict.Looked> more = new ArrayList<>();
+            String torque = parts.torques().isEmpty()
+                    ? "open"
+                    : parts.torques().stream().allMatch(row -> row.mark().equals("clear")) ? "clear" : "look";
+            more.add(looked("sheet.torque", torque, words.say("severity." + torque.toUpperCase(Locale.ROOT))));
+            String lamps = parts.onward().systems().isEmpty() ? "open" : "clear";
+            more.add(looked("sheet.lamps", lamps, words.say("severity." + lamps.toUpperCase(Locale.ROOT))));
+            parts.planned().tried().stream()
+                    .filter(Tried.Column::stays)
+                    .findFirst()
+                    .ifPresent(stays -> more.add(looked(
+                            "sheet.trials", "clear", words.say("sheet.trials.stays", reader, "kit", stays.name()))));
+            return more;
+        }
+
+        private SheetVerdict.Looked looked(String name, String mark, String word) {
+            return new SheetVerdict.Looked(words.say(name), mark, word);
         }
 
         Line line(SheetData sheet) {

@@ -99,6 +99,17 @@ public class Words {
                 finding.place().code());
     }
 
+    /** What a customer is told of it, where there is something to be told: never what the shop has to do. */
+    public Optional<String> customer(Finding finding, Reader reader) {
+        String key = "finding." + finding.code() + ".customer";
+        if (!bundles.keys().contains(key)) {
+            return Optional.empty();
+        }
+        Map<String, Object> values = new HashMap<>(finding.named());
+        values.putIfAbsent("place", finding.place());
+        return Optional.of(capital(say(key, values, reader)));
+    }
+
     public List<Said> findings(Collection<? extends Finding> findings, Reader reader) {
         return findings.stream().map(f -> finding(f, reader)).toList();
     }

@@ -114,6 +114,11 @@ public class Clearances {
         return List.copyOf(worst.values());
     }
 
+    /** A gap was measured at a wheel, or a drive left a mark. */
+    public boolean measured(Job job) {
+        return !known(job).isEmpty();
+    }
+
     /** Remedies that are planned and not on the vehicle. */
     public List<ClearanceFinding> planned(Job job) {
         return job.vehicle().kind().wheelPlaces().stream()

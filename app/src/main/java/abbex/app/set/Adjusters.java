@@ -17,6 +17,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /** What there is to turn at a corner, from what was told of its end, or of its right side where that differs. */
 final class Adjusters {
@@ -130,8 +131,8 @@ final class Adjusters {
 
     /** What is in a bag after all that was let in and out; empty where that was never told. */
     static Optional<Pressure> air(StayValues.Told told, Corner corner, List<How> done) {
-        Optional<Pressure> air =
-                BagText.pressure(SetForm.text(told, "air", corner), false).map(Pressure::new);
+        OptionalDouble kPa = BagText.pressure(SetForm.text(told, "air", corner), false);
+        Optional<Pressure> air = kPa.isPresent() ? Optional.of(new Pressure(kPa.getAsDouble())) : Optional.empty();
         for (How how : done) {
             if (how instanceof How.Air let) {
                 air = Optional.of(let.to());

@@ -34,9 +34,11 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -196,6 +198,36 @@ public class JobVerdicts implements JobMarks {
     private String promised(Instant at, Reader reader) {
         LocalDate day = LocalDate.ofInstant(at, reader.zone());
         return day.equals(LocalDate.ofInstant(clock.instant(), reader.zone())) ? reader.clock(at) : reader.day(at);
+    }
+
+    /** The stations of which something was recorded, whatever it says. */
+    public Set<Station> looked(Job job) {
+        JobVerdict verdict = of(job);
+        Set<Station> looked = EnumSet.noneOf(Station.class);
+        for (Station station : Station.values()) {
+            if (verdict.worst(station).filter(f -> !f.finding().open()).isPresent()) {
+                looked.add(station);
+            }
+        }
+        if (sheets.of(job.shop(), job.id()).newest().isPresent()) {
+            looked.add(Station.HEIGHTS);
+        }
+        if (cards.begun(job).isPresent()) {
+            looked.add(Station.FIT);
+        }
+        if (set.begun(job)) {
+            looked.add(Station.SET);
+        }
+        if (fitments.compared(job)) {
+            looked.add(Station.WHEELS);
+        }
+        if (clearances.measured(job)) {
+            looked.add(Station.CLEARANCE);
+        }
+        if (alignments.of(job).measured()) {
+            looked.add(Station.ALIGN);
+        }
+        return looked;
     }
 
     /** A plan is done where an end of it is told, wheels and clearance are where nothing of them is open; the stay, once the vehicle has left. */

@@ -15,6 +15,6 @@ public enum Station {
 
     /** Its place on a sheet stands even while nobody looked. */
     public boolean always() {
-        return this == HEIGHTS || this == WHEELS || this == CLEARANCE || this == GROUND;
+        return this != ARRIVE && this != PLAN && this != RETURN;
     }
 }
