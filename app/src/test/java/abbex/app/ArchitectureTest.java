@@ -50,8 +50,8 @@ class ArchitectureTest {
             entry("measure", "state", "form", "arrive", "drawing", "facts", "page", "people", "rules", "store"),
             entry("kit", "state", "arrive", "measure", "people", "store"),
             entry(
-                    "plan", "form", "arrive", "drawing", "fitment", "ground", "kit", "measure", "memory", "page",
-                    "people", "prove", "store"),
+                    "plan", "state", "form", "arrive", "drawing", "fitment", "ground", "kit", "measure", "memory",
+                    "page", "people", "prove", "store"),
             entry("set", "state", "form", "arrive", "kit", "measure", "page", "people", "store"),
             entry("workcard", "state", "form", "arrive", "drawing", "facts", "kit", "page", "people", "store"),
             entry("parts", "prove", "arrive", "facts", "form", "kit", "page", "people", "store", "workcard"),
@@ -64,7 +64,7 @@ class ArchitectureTest {
                     "ground", "form", "arrive", "drawing", "facts", "fitment", "measure", "page", "people", "prove",
                     "store"),
             entry("memory", "arrive", "drawing", "form", "page", "people", "store"),
-            entry("settle", "arrive", "kit", "measure", "memory", "people", "set", "store"),
+            entry("settle", "state", "arrive", "kit", "measure", "memory", "people", "set", "store"),
             entry("align", "arrive", "drawing", "facts", "form", "measure", "page", "people", "store"),
             entry(
                     "verdict",
@@ -98,6 +98,8 @@ class ArchitectureTest {
             entry(
                     "handover",
                     "form",
+                    "drawing",
+                    "state",
                     "align",
                     "arrive",
                     "facts",

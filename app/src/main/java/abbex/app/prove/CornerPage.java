@@ -12,7 +12,7 @@ import java.util.List;
  * @param again gaps to measure again before anything is bought, and what that would decide
  * @param cures what may be done, the cheapest first
  * @param taken what is in the plan
- * @param wanting true when something does not clear
+ * @param wanting true when something does not clear, all that is planned done
  * @param wrong probes that cannot both be true
  * @param driven how far a road test proves it; empty when there was none
  * @param eye what the eye sees
@@ -87,9 +87,9 @@ public record CornerPage(
 
     static CornerPage of(CornerCase corner, Reader reader, ClearanceWords say) {
         List<CornerCase.Judged> judged = corner.judged();
-        boolean wanting = judged.stream().anyMatch(j -> !j.verdict().fits());
         CornerCase done = corner.planning() ? corner.done() : corner;
-        List<Cure> cures = done.judged().stream().anyMatch(j -> !j.verdict().fits()) ? done.cures() : List.of();
+        boolean wanting = done.judged().stream().anyMatch(j -> !j.verdict().fits());
+        List<Cure> cures = wanting ? done.cures() : List.of();
         return new CornerPage(
                 say.spots(corner, judged, reader),
                 say.again(judged, reader),

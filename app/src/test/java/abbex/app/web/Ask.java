@@ -99,6 +99,8 @@ record Ask(RequestMethod how, String path, double weight, List<String> typed, Li
                     "corner chains"),
             post("/jobs/{id}/prove/remedies", 0.5, "", "corner doses"),
             post("/jobs/{id}/prove/remedies/{remedy}/withdraw", 0.2, "", "corner"),
+            post("/jobs/{id}/prove/remedies/{remedy}/fitted", 0.2, "", "corner"),
+            post("/jobs/{id}/prove/remedies/{remedy}/off", 0.2, "", "corner"),
             post("/jobs/{id}/prove/road", 0.7, "lean note", "bumpLF bumpRF bumpRR bumpLR locks hung"),
             post("/jobs/{id}/prove/road/{drive}/withdraw", 0.2, "", ""),
             post("/jobs/{id}/prove/road/marks", 0.5, "clock", "corner place face on"),

@@ -300,6 +300,8 @@ class DoorsTest {
             "/proven",
             "/gaps",
             "/jobs/{id}/prove/probes/{probe}/withdraw",
+            "/jobs/{id}/prove/remedies/{remedy}/fitted",
+            "/jobs/{id}/prove/remedies/{remedy}/off",
             "/jobs/{id}/sheet",
             "/jobs/{id}/sheet.pdf",
             "/jobs/{id}/sheet/printed",

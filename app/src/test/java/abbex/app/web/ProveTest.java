@@ -111,10 +111,13 @@ class ProveTest extends AtACorner {
         assertThat(page.locator(".spot-at.stop.here")).hasCount(1);
 
         page.locator(".ways .btn").first().tap();
-        assertThat(page.locator(".plan")).isVisible();
-        assertThat(place("Fender lip, 12 o’clock")).containsText(Said.by("verdict.CLEAR"));
+        assertThat(page.locator(".plan")).containsText(Said.by("remedy.planned"));
+        assertThat(page.locator(".plan")).containsText(Said.part("remedy.then"));
+        // What is only planned ends no stop.
+        assertThat(place("Fender lip, 12 o’clock")).containsText(Said.by("verdict.TOUCHES"));
         assertThat(page.locator(".cures")).hasCount(0);
         page.locator(".plan .plain").first().tap();
+        assertThat(page.locator(".plan")).hasCount(0);
         assertThat(place("Fender lip, 12 o’clock")).containsText(Said.by("verdict.TOUCHES"));
     }
 
@@ -161,8 +164,13 @@ class ProveTest extends AtACorner {
         assertThat(page.locator(".spot-at.stop")).hasCount(1);
         tabTo(".ways .btn");
         page.keyboard().press("Enter");
-        assertThat(page.locator(".plan")).isVisible();
-        assertThat(place("Fender lip, 12 o’clock")).containsText(clearIf(70));
+        assertThat(page.locator(".plan")).containsText(Said.by("remedy.planned"));
+        assertThat(place("Fender lip, 12 o’clock")).containsText(Said.by("verdict.TOUCHES"));
+        tabTo(".plan .btn");
+        page.keyboard().press("Enter");
+        assertThat(page.locator(".plan")).containsText(Said.part("remedy.fitted"));
+        // Fitted, and not measured again.
+        assertThat(place("Fender lip, 12 o’clock")).containsText(Said.by("verdict.TOUCHES"));
     }
 
     @Test
