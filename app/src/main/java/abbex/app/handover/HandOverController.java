@@ -58,8 +58,10 @@ class HandOverController {
         List<Found> asked = handOver.toAnswer(job);
         Form form = new Form(me, words, parameters);
         List<List<Found>> groups = Leaving.alike(asked);
-        if (groups.stream().noneMatch(g -> form.has(Leaving.field(g)) || form.has(Leaving.why(g)))
-                && !asked.isEmpty()) {
+        boolean sent = groups.stream()
+                .anyMatch(
+                        g -> form.has(Leaving.field(g)) || form.has(Leaving.why(g)) || form.has(Leaving.seenField(g)));
+        if (!sent && !asked.isEmpty()) {
             return new ModelAndView("redirect:/jobs/" + id + "/hand-over");
         }
         boolean lead = me.role() == Role.LEAD;

@@ -1,6 +1,7 @@
 package abbex.app.kit;
 
 import abbex.app.arrive.Job;
+import abbex.app.arrive.KnownKits;
 import abbex.app.people.Audit;
 import abbex.app.people.Person;
 import abbex.app.store.Ids;
@@ -29,7 +30,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Kits for stays and what is told of them, one shop at a time: the public service of the station. */
 @Service
-public class Kits {
+public class Kits implements KnownKits {
     /** Kits of a stay in the order in which they were named, each with the newest choice, then what was told, in order. */
     private static final String OF = """
             select 'kit' what, id, null end_of, null field, null raw, null value, nr seq, made_at,
@@ -152,6 +153,14 @@ public class Kits {
     public OfJob of(Job job) {
         return reads.ofVehicle(
                 job.shop(), job.vehicle().id(), List.of(Kits.class, job.shop(), job.id()), () -> read(job));
+    }
+
+    @Override
+    public List<String> names(Job job) {
+        return of(job).list().stream()
+                .map(Kit::name)
+                .filter(name -> !name.isEmpty())
+                .toList();
     }
 
     private OfJob read(Job job) {

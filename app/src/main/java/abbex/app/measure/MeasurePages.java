@@ -2,6 +2,7 @@ package abbex.app.measure;
 
 import abbex.app.arrive.Job;
 import abbex.app.arrive.Jobs;
+import abbex.app.arrive.KnownKits;
 import abbex.app.arrive.KnownWheels;
 import abbex.app.arrive.VehicleFacts;
 import abbex.app.form.Form;
@@ -20,6 +21,7 @@ import abbex.core.heights.PointMethod;
 import abbex.core.heights.Round;
 import abbex.core.heights.SheetState;
 import abbex.core.heights.Stage;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -30,6 +32,7 @@ import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.util.HtmlUtils;
@@ -48,7 +51,17 @@ class MeasurePages {
     private final KnownWheels wheels;
     private final FormedParts formed;
 
-    MeasurePages(Jobs jobs, Sheets sheets, Words words, HeadsFromSheets heads, KnownWheels wheels, FormedParts formed) {
+    private final ObjectProvider<KnownKits> kits;
+
+    MeasurePages(
+            Jobs jobs,
+            Sheets sheets,
+            Words words,
+            HeadsFromSheets heads,
+            KnownWheels wheels,
+            FormedParts formed,
+            ObjectProvider<KnownKits> kits) {
+        this.kits = kits;
         this.formed = formed;
         this.wheels = wheels;
         this.heads = heads;
@@ -326,14 +339,34 @@ class MeasurePages {
                 .toList();
     }
 
+    /** What a sheet may say that it stood on: the kits of the stay, or the parts that it came with. */
+    List<String> parts(Job job) {
+        List<String> names = new ArrayList<>();
+        kits.orderedStream().findFirst().ifPresent(known -> names.addAll(known.names(job)));
+        names.add(SheetData.AS_IT_CAME);
+        return names;
+    }
+
+    private List<Choice> parts(List<String> names, String text) {
+        List<Choice> choices = new ArrayList<>();
+        choices.add(new Choice("", words.say("parts.as-chosen"), text.isEmpty()));
+        names.forEach(name -> choices.add(new Choice(
+                name, name.equals(SheetData.AS_IT_CAME) ? words.say("parts.as-it-came") : name, name.equals(text))));
+        return choices;
+    }
+
     private List<StateLine> state(Opened o, Form form) {
         Map<String, String> before = o.compared() ? o.base().state() : Map.of();
+        List<String> parts = parts(o.job());
         return StateItem.of(o.job().vehicle().vehicle(), o.sheet().row().first()).stream()
+                .filter(item -> !item.equals(StateItem.PARTS) || parts.size() > 1)
                 .map(item -> {
                     String text = form.text(item, o.sheet().fields().getOrDefault(item, ""));
-                    List<Choice> choices = StateItem.choices(item).stream()
-                            .map(c -> new Choice(c, words.say(StateItem.words(item, c)), c.equals(text)))
-                            .toList();
+                    List<Choice> choices = item.equals(StateItem.PARTS)
+                            ? parts(parts, text)
+                            : StateItem.choices(item).stream()
+                                    .map(c -> new Choice(c, words.say(StateItem.words(item, c)), c.equals(text)))
+                                    .toList();
                     String was = choices.isEmpty() ? before.getOrDefault(item, "") : "";
                     String like = !was.isEmpty()
                             ? words.say("measure.state.before", form.reader(), "text", was)

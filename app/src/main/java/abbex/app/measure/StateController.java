@@ -1,5 +1,6 @@
 package abbex.app.measure;
 
+import abbex.app.arrive.Job;
 import abbex.app.form.Form;
 import abbex.app.page.Me;
 import abbex.app.page.Words;
@@ -63,7 +64,7 @@ class StateController {
                 form.keep(item, is);
                 continue;
             }
-            check(form, item);
+            check(form, item, opened.job());
             if (!is.equals(was) && !form.text(item).equals(is)) {
                 meanwhile.put(item, is);
             } else if (form.at(item) == null) {
@@ -81,9 +82,9 @@ class StateController {
     }
 
     /** Says why a text cannot be kept. */
-    private static void check(Form form, String item) {
+    private void check(Form form, String item, Job job) {
         String text = form.line(item, LONGEST);
-        List<String> choices = StateItem.choices(item);
+        List<String> choices = item.equals(StateItem.PARTS) ? pages.parts(job) : StateItem.choices(item);
         if (text.isEmpty()) {
             return;
         }

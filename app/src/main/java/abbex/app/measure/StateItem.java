@@ -78,6 +78,9 @@ final class StateItem {
                 && Character.isDigit(said.charAt(said.length() - 1))) {
             return said + "°";
         }
+        if (item.equals(PARTS) && said.equals(SheetData.AS_IT_CAME)) {
+            return name.apply("parts.as-it-came");
+        }
         return choices(item).contains(said) ? name.apply(words(item, said)) : said;
     }
 

@@ -132,9 +132,10 @@ class StopTest {
             page.getByText(Said.part("sheet.hand-over")).first().click();
             assertThat(page.locator("h1")).hasText(Said.by("handover.title"));
             assertThat(page.locator(".answer.stop")).hasCount(1);
+            assertThat(page.locator(".answer.stop input[type=radio]")).hasCount(0);
+            assertThat(page.locator(".answer.stop a")).hasAttribute("href", "/jobs/" + job + "/prove?corner=LF");
             assertThat(page.locator("#sign")).containsText(Said.part("handover.sign"));
             page.locator(".answers .btn-primary").click();
-            assertThat(page.locator(".notsaved")).containsText(Said.by("problem.answer.none"));
             assertThat(page.locator(".notsaved")).containsText(Said.by("problem.answer.lead"));
             // A form of yesterday's page, without an answer.
             assertEquals(302, orla.post("/jobs/" + job + "/hand-over").statusCode());
