@@ -1,8 +1,16 @@
 package abbex.app.board;
 
 import abbex.app.arrive.Finds;
+import abbex.app.arrive.Job;
+import abbex.app.arrive.Jobs;
 import abbex.app.page.Me;
+import abbex.app.page.Reader;
 import abbex.app.people.Person;
+import abbex.app.verdict.JobVerdicts;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestHeader;
@@ -14,10 +22,17 @@ import org.springframework.web.servlet.ModelAndView;
 class FindController {
     private static final int LONGEST = 80;
 
-    private final Finds finds;
+    /** So many of those that were found say how far they are: more is not read while somebody types. */
+    private static final int TOLD = 5;
 
-    FindController(Finds finds) {
+    private final Finds finds;
+    private final Jobs jobs;
+    private final JobVerdicts verdicts;
+
+    FindController(Finds finds, Jobs jobs, JobVerdicts verdicts) {
         this.finds = finds;
+        this.jobs = jobs;
+        this.verdicts = verdicts;
     }
 
     @GetMapping("/find")
@@ -28,7 +43,20 @@ class FindController {
         String asked = q.length() > LONGEST ? q.substring(0, LONGEST) : q;
         ModelAndView page = new ModelAndView(htmx == null ? "find" : "find :: found");
         page.addObject("asked", asked.strip());
-        page.addObject("found", finds.of(me.shop(), asked));
+        List<Finds.Found> found = finds.of(me.shop(), asked);
+        page.addObject("found", found);
+        page.addObject("work", work(me, found));
         return page;
+    }
+
+    /** How far the cards of those that are here are, by their stays. */
+    private Map<UUID, String> work(Person me, List<Finds.Found> found) {
+        Map<UUID, String> work = new HashMap<>();
+        found.stream()
+                .filter(f -> f.where().place() == Job.Place.BAY || f.where().place() == Job.Place.WAITING)
+                .limit(TOLD)
+                .forEach(f -> jobs.find(me.shop(), f.job())
+                        .ifPresent(job -> work.put(f.job(), verdicts.work(job, Reader.of(me)))));
+        return work;
     }
 }

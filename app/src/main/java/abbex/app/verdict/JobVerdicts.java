@@ -177,6 +177,12 @@ public class JobVerdicts implements JobMarks {
         return FindingLinks.to(found, states.now(job).open());
     }
 
+    /** How far the card of a stay is, in words; empty where none is under way. */
+    public String work(Job job, Reader reader) {
+        JobMark.Work work = work(job, states.now(job).open(), reader);
+        return work == null ? "" : work.text();
+    }
+
     /** How far the card is, what the vehicle stands on, when it is ready; null where no card is under way. */
     private JobMark.@Nullable Work work(Job job, OpenWork open, Reader reader) {
         if (!open.underWay()) {

@@ -145,7 +145,7 @@ public final class Adjustment {
                 sheets.get(sheet).basis().standIn());
         List<HeightSheet> onThese = sheets.subList(wheels, sheet);
         boolean load = LOADS.stream().anyMatch(item -> differs(onThese, here, item));
-        roll(equations, sheets.get(0), sheets.get(sheet), sheet, load);
+        roll(equations, sheets.get(0), sheets.get(sheet), sheet, freedoms, load);
         if (load) {
             equations.width(new Unknown.Tyres(sheet), LOADED_TYRES);
         }
@@ -168,7 +168,13 @@ public final class Adjustment {
     }
 
     /** A body leans as far as its sides were turned apart, and anyhow under another load. */
-    private static void roll(Equations equations, HeightSheet first, HeightSheet here, int sheet, boolean load) {
+    private static void roll(
+            Equations equations,
+            HeightSheet first,
+            HeightSheet here,
+            int sheet,
+            PriorDeviations freedoms,
+            boolean load) {
         OnPurpose turned = here.basis().turned().since(first.basis().turned());
         Unknown roll = new Unknown.Moved(Unknown.Freedom.ROLL, sheet);
         if (load) {
@@ -179,7 +185,7 @@ public final class Adjustment {
                 leans += (corner.isLeft() ? 1 : -1) * turned.ground().get(corner) / Corner.WALK.size();
             }
             equations.origin(roll, leans);
-            equations.width(roll, Math.hypot(PriorDeviations.ROLL, PRESSED_OFF * leans));
+            equations.width(roll, Math.hypot(freedoms.roll(), PRESSED_OFF * leans));
         }
     }
 

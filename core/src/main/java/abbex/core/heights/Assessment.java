@@ -115,7 +115,7 @@ public record Assessment(
         PriorDeviations freedoms = PriorDeviations.of(vehicle.kind(), limits);
         Adjustment all = Adjustment.of(vehicle, used, freedoms);
         List<Outlier> suspects = all.suspects();
-        List<Outlier> held = Exchange.find(used, all, any -> Adjustment.of(vehicle, any, freedoms))
+        List<Outlier> held = Exchange.find(vehicle, used, all, freedoms)
                 .map(exchanged -> exchanged.held(used))
                 .orElse(suspects);
         return held.isEmpty() ? all : Adjustment.without(vehicle, used, freedoms, held);
@@ -133,7 +133,8 @@ public record Assessment(
             Vehicle vehicle, List<HeightSheet> sheets, Pair compared, Advertised advertised, Limits limits) {
         Assessment judge(boolean floorsUnused) {
             Adjustment adjustment = adjust(sheets);
-            Optional<Exchange> exchanged = Exchange.find(sheets, adjustment, this::adjust);
+            Optional<Exchange> exchanged =
+                    Exchange.find(vehicle, sheets, adjustment, PriorDeviations.of(vehicle.kind(), limits));
             List<Outlier> suspects = exchanged.map(e -> e.held(sheets)).orElseGet(adjustment::suspects);
             DropSheet drops = compare(sheets, adjustment);
             Optional<Asked> settling = suspects.size() > 1 && !sheets.isEmpty() && exchanged.isEmpty()

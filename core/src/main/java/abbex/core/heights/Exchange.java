@@ -3,10 +3,10 @@ package abbex.core.heights;
 import abbex.core.figure.Finding;
 import abbex.core.units.Length;
 import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.Vehicle;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Function;
 import java.util.stream.Stream;
 
 /**
@@ -21,9 +21,15 @@ record Exchange(int sheet, boolean across, List<Method> methods) {
     /** What chi-square has to lose by it (ours): three standard deviations of one reading. */
     private static final double GAIN = 9;
 
-    /** The one that explains most; empty where none explains all. */
+    /** What chi-square may gain by a body that has to have moved as one: one in twenty of two freedoms (ours). */
+    private static final double AS_ONE = 6;
+
+    /**
+     * The one that explains most; empty where none explains all. What a side that came down leaves over is none: undone, the body
+     * has to have moved as one.
+     */
     static Optional<Exchange> find(
-            List<HeightSheet> sheets, Adjustment adjusted, Function<List<HeightSheet>, Adjustment> adjust) {
+            Vehicle vehicle, List<HeightSheet> sheets, Adjustment adjusted, PriorDeviations freedoms) {
         if (sheets.size() < 2 || adjusted.chiSquare() < GAIN) {
             return Optional.empty();
         }
@@ -31,8 +37,15 @@ record Exchange(int sheet, boolean across, List<Method> methods) {
         double least = adjusted.chiSquare() - GAIN;
         for (int sheet = 1; sheet < sheets.size(); sheet++) {
             for (Exchange one : of(sheets.get(sheet), sheet)) {
-                Adjustment undone = adjust.apply(one.undone(sheets));
-                if (undone.chiSquare() < least && undone.suspects().isEmpty() && !undone.restless()) {
+                List<HeightSheet> right = one.undone(sheets);
+                Adjustment undone = Adjustment.of(vehicle, right, freedoms);
+                if (undone.chiSquare() < least
+                        && undone.suspects().isEmpty()
+                        && !undone.restless()
+                        && Adjustment.of(vehicle, right, freedoms.asOne()).chiSquare()
+                                < Adjustment.of(vehicle, right, freedoms.askew())
+                                                .chiSquare()
+                                        + AS_ONE) {
                     least = undone.chiSquare();
                     best = one;
                 }

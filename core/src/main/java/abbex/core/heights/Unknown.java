@@ -35,7 +35,7 @@ sealed interface Unknown {
         public double prior(PriorDeviations deviations) {
             return switch (freedom) {
                 case TWIST -> deviations.diagonal() / 4;
-                case ROLL -> PriorDeviations.ROLL;
+                case ROLL -> deviations.roll();
                 default -> PriorDeviations.FREE;
             };
         }

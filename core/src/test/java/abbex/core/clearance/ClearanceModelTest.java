@@ -8,15 +8,18 @@ import abbex.core.clearance.TyreBody.Face;
 import abbex.core.clearance.TyreBody.Worn;
 import abbex.core.clearance.Verdict.Word;
 import abbex.core.motion.Motion;
+import abbex.core.motion.Pose;
 import abbex.core.motion.Range;
 import abbex.core.motion.StraightMotion;
 import abbex.core.units.Length;
 import abbex.core.vehicle.Corner;
 import abbex.core.wheels.Fitment;
+import abbex.core.wheels.TyreSizes;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.Random;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -367,5 +370,67 @@ class ClearanceModelTest {
         return java.util.Arrays.stream(mm)
                 .mapToObj(m -> new Eye(OptionalDouble.of(m), OptionalDouble.empty(), OptionalDouble.empty()))
                 .toList();
+    }
+
+    /** Offset first, then lip, stop, height and size; no tyre is offered that is not made. */
+    @Test
+    void remedies_come_in_the_order_of_what_they_cost_and_only_sizes_that_exist() {
+        assertEquals(
+                List.of(
+                        Remedy.OUTWARD,
+                        Remedy.INWARD,
+                        Remedy.TRIM_LINER,
+                        Remedy.TIE_BACK,
+                        Remedy.ROLL_LIP,
+                        Remedy.LONGER_STOP,
+                        Remedy.LESS_DROP,
+                        Remedy.NARROWER,
+                        Remedy.LOWER_ASPECT),
+                List.of(Remedy.values()).subList(0, 9));
+        Random random = new Random(68);
+        for (int i = 0; i < 60; i++) {
+            ClearanceModel house = house(
+                    List.of(probe(ProbePlace.FENDER_LIP, 12, Face.TREAD, 60 + random.nextInt(60))),
+                    fitment("235/40R18 95W", "8Jx18 ET45"),
+                    random.nextInt(30));
+            for (Cure cure : Remedies.find(house)) {
+                cure.tyre().ifPresent(tyre -> assertTrue(TyreSizes.made(tyre), tyre.text()));
+            }
+        }
+        assertEquals(
+                "225/45R17",
+                OtherTyres.narrower(fitment("235/45R17 94W", "8Jx17 ET45"), 1).text());
+        assertEquals(
+                fitment("235/45R17 94W", "5Jx17 ET45").tyre(),
+                OtherTyres.lower(fitment("235/45R17 94W", "5Jx17 ET45"), 1),
+                "none that this rim takes");
+    }
+
+    /** A wheel further in comes nearer to strut and inner arch: where neither was measured, both are named. */
+    @Test
+    void no_remedy_is_proven_towards_what_was_never_measured() {
+        Motion still = new StraightMotion(new Range(0, 70, 0, 0, 0), 0, 60);
+        ClearanceModel lip = ClearanceModel.of(
+                List.of(LocatedGap.byHand(probe(ProbePlace.FENDER_LIP, 12, Face.OUTER_SIDEWALL, 1), NOW)),
+                NOW,
+                Worn.NOTHING,
+                0,
+                still);
+        Cure inward = Remedies.find(lip).stream()
+                .filter(cure -> cure.doses().size() == 1 && cure.doses().get(0).remedy() == Remedy.INWARD)
+                .findFirst()
+                .orElseThrow();
+        assertEquals(Set.of(ProbePlace.STRUT, ProbePlace.INNER_ARCH), Set.copyOf(inward.unmeasured()));
+    }
+
+    /** 8 ± 3 mm where 6 are required: a gap that reads 5 mm more is clear, and what it would decide is said first. */
+    @Test
+    void where_the_interval_straddles_a_reading_decides() {
+        Verdict open = new Verdict(ProbePlace.STRUT, new Sweep.Least(8, Pose.RIDE), 3, 6);
+        assertEquals(Word.CLOSE, open.word());
+        assertEquals(6 + 1.645 * 3 - 8, open.straddles().orElseThrow(), 1e-9);
+        assertTrue(new Verdict(ProbePlace.STRUT, new Sweep.Least(-8, Pose.RIDE), 1, 6)
+                .straddles()
+                .isEmpty());
     }
 }

@@ -231,7 +231,7 @@ class AdjustmentTest {
         after.addAll(readings(sheet(SheetState.NOT_TAKEN, Method.HF, "13")));
         List<HeightSheet> sheets =
                 List.of(HeightSheet.of(SheetState.NOT_TAKEN, before), HeightSheet.of(SheetState.NOT_TAKEN, after));
-        PriorDeviations free = new PriorDeviations(1.5, 0.7, PriorDeviations.FREE, 1, 0.3, 0.7);
+        PriorDeviations free = new PriorDeviations(1.5, 0.7, PriorDeviations.FREE, 1, 0.3, 0.7, PriorDeviations.ROLL);
         Adjustment alone = Adjustment.of(DrawnJob.CAR, sheets, free);
         Estimate hub = alone.drop(0, 1, Corner.LF, Method.HF).orElseThrow();
         assertEquals(25.4, hub.value().mm(), 1e-3);

@@ -120,7 +120,7 @@ final class DrawnJob {
         double sides = usual.sides() * factor();
         double wheel = usual.wheel() * factor();
         double tread = usual.tread() * factor();
-        drawn = new PriorDeviations(diagonal, tyres, tyre, sides, wheel, tread);
+        drawn = new PriorDeviations(diagonal, tyres, tyre, sides, wheel, tread, PriorDeviations.ROLL);
         Map<Corner, double[]> at = new EnumMap<>(Corner.class);
         double[] loaded = {300 + gauss(8), 300 + gauss(8)};
         double[] unequal = {gauss(sides / 2), gauss(sides / 2)};

@@ -5,10 +5,14 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import abbex.core.figure.Severity;
+import abbex.core.state.Footing;
+import abbex.core.state.OpenWork;
 import abbex.core.torque.Tightening;
 import abbex.core.torque.TorqueSpec;
 import abbex.core.units.Torque;
 import abbex.core.vehicle.Architecture;
+import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.PerEnd;
 import abbex.core.vehicle.VehicleKind;
 import java.util.ArrayList;
@@ -318,5 +322,62 @@ class CardTest {
         assertFalse(state.done("out@LF"));
         assertFalse(blockers(state, "in@LF").contains(Blocker.Before.class));
         assertEquals("no load", state.otherwise("out@LF").orElseThrow().limit());
+    }
+
+    private static final TorqueSpec SPEC =
+            new TorqueSpec(new Torque(100), new Torque(110), 0, TorqueSpec.Source.SERVICE_MANUAL, "31-14");
+
+    private static <F extends CardFinding> Optional<F> said(CardState state, Class<F> type) {
+        return state.findings().stream()
+                .filter(type::isInstance)
+                .map(type::cast)
+                .findFirst();
+    }
+
+    /** By hand: a spring out and nothing back in: the bolt that it comes back with is named, and the step in hand. */
+    @Test
+    void a_card_half_done_is_a_stop_by_what_is_open() {
+        assertEquals(
+                new CardFinding.CardOpen(1, 6, Footing.WHEELS, new CardFinding.Steps(6)),
+                said(after(), CardFinding.CardOpen.class).orElseThrow());
+        assertEquals(Optional.empty(), said(after(), CardFinding.ToTighten.class), "nothing is apart yet");
+        CardState out = after(new CardEvent.Held("out@LF", 0), new CardEvent.Ticked("out@LF"));
+        CardFinding.ToTighten loose = said(out, CardFinding.ToTighten.class).orElseThrow();
+        assertEquals(new CardFinding.Pieces(1), loose.count());
+        assertEquals(
+                List.of(new OpenWork.Bolt(Corner.LF, "Bolt")), loose.bolts().all());
+        assertEquals(Severity.STOP, loose.severity());
+        CardState put = after(
+                new CardEvent.Ticked("out@LF"),
+                fastened(new Tightening.Event.Said(SPEC)),
+                fastened(new Tightening.Event.Tightened(SPEC.least(), false)));
+        assertEquals(Optional.empty(), said(put, CardFinding.ToTighten.class));
+        assertEquals(
+                List.of(new OpenWork.Bolt(Corner.LF, "Bolt")),
+                said(put, CardFinding.ToMark.class).orElseThrow().bolts().all());
+    }
+
+    /** A bolt with a figure on a step that was put off was never tightened: it is said, for as long as it is so. */
+    @Test
+    void a_bolt_with_a_figure_that_was_put_off_is_named() {
+        CardState off = after(
+                fastened(new Tightening.Event.Said(SPEC)), new CardEvent.Otherwise("in@LF", "tomorrow", "no load"));
+        assertEquals(
+                List.of(new OpenWork.Bolt(Corner.LF, "Bolt")),
+                said(off, CardFinding.ToTighten.class).orElseThrow().bolts().all());
+    }
+
+    @Test
+    void what_was_found_and_offered_stays_found() {
+        CardEvent.Found boot = new CardEvent.Found("7", "out@LF", "boot split", "180", CardFinding.Answer.NOT_ASKED);
+        CardFinding.Offered asked = said(after(boot), CardFinding.Offered.class).orElseThrow();
+        assertEquals(new CardFinding.Offer("boot split", "180"), asked.offer());
+        CardFinding.Offered refused = said(
+                        after(boot, new CardEvent.Answered("7", CardFinding.Answer.REFUSED, "160")),
+                        CardFinding.Offered.class)
+                .orElseThrow();
+        assertEquals(CardFinding.Answer.REFUSED, refused.answer());
+        assertEquals("160", refused.offer().price());
+        assertEquals(asked.which(), refused.which(), "one thing, whatever the customer says to it");
     }
 }
