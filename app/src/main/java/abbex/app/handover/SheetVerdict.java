@@ -13,6 +13,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 
 /**
  * The judgement of the stay as its sheet shows it; every text is safe for a page.
@@ -22,6 +23,13 @@ import java.util.Set;
  * @param watch what the customer is to watch, and how somebody answered for it when the sheet left
  */
 public record SheetVerdict(First first, List<Looked> stations, List<Watch> watch) {
+    /** The stations two in a row, as they stand on paper. */
+    public List<List<Looked>> pairs() {
+        return IntStream.range(0, (stations.size() + 1) / 2)
+                .mapToObj(row -> stations.subList(2 * row, Math.min(stations.size(), 2 * row + 2)))
+                .toList();
+    }
+
     /** The sheet's first line: the judgement of the whole stay. */
     public record First(String mark, String word, String text) {}
 

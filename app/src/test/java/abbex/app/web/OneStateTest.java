@@ -365,9 +365,10 @@ class OneStateTest {
         at("hand-over");
         assertThat(page.locator(".asks")).containsText(Said.part("finding.USUAL_SCRAPES.title"));
         at("sheet");
-        assertThat(page.locator(".paper .stations tr.look")
+        assertThat(page.locator(".paper .stations tr")
                         .filter(new com.microsoft.playwright.Locator.FilterOptions().setHasText("Ground")))
                 .isVisible();
+        assertThat(page.locator(".paper .stations td.look").first()).isVisible();
     }
 
     @Test
