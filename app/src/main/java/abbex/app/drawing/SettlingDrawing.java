@@ -117,14 +117,21 @@ public record SettlingDrawing(String box, List<Curve> curves, List<Mark> marks, 
             return new Curve(line.toString(), upper.append(lower).append('Z').toString(), dots(end.seen()), beside);
         }
 
-        /** What stands at one spot has one name after the other. */
+        /** What stands at one spot, to the pixel, has one name after the other. */
         private List<Dot> dots(List<Seen> seen) {
             Map<String, Dot> dots = new LinkedHashMap<>();
             for (Seen one : seen) {
                 Dot dot = new Dot(x(one.km()), y(one.sunk()), one.name());
-                dots.merge(dot.x() + " " + dot.y(), dot, (a, b) -> new Dot(a.x(), a.y(), a.name() + " " + b.name()));
+                dots.merge(
+                        pixel(dot.x()) + " " + pixel(dot.y()),
+                        dot,
+                        (a, b) -> new Dot(a.x(), a.y(), a.name() + " " + b.name()));
             }
             return List.copyOf(dots.values());
+        }
+
+        private static long pixel(String at) {
+            return Math.round(Double.parseDouble(at));
         }
 
         List<Mark> tape(double step, boolean metric) {
