@@ -101,7 +101,10 @@ class AsItStandsTest {
         }
         if (stay.careful()) {
             clean++;
-            accused += accused(stay) ? 1 : 0;
+            if (accused(stay)) {
+                accused++;
+                System.out.printf("accused: stay %d, %s%n", number, heights(stay));
+            }
         } else {
             Corner corner = stay.corner();
             stay.misread(corner, Method.HF);
