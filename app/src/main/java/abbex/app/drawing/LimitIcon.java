@@ -19,6 +19,7 @@ public record LimitIcon(String thin, String beam) {
     private static final Map<String, LimitIcon> ICONS = Map.ofEntries(
             Map.entry("SIDES_GOOD", new LimitIcon(ARCHES, "M11 23V9M49 23V5")),
             Map.entry("SIDES_ACCEPT", new LimitIcon(ARCHES, "M11 23V9M49 23V5")),
+            Map.entry("SPRINGS_OF_SIDES", new LimitIcon(ARCHES, "M7 20l8-3-8-3 8-3M45 20l8-3-8-3 8-3")),
             Map.entry("PROMISE", new LimitIcon(ONE + "M14 8a16 16 0 0 1 32 0", "M52 3V14M49 11l3 3 3-3")),
             Map.entry("TWIST_CAR", new LimitIcon(PLAN, "M8 6L52 28")),
             Map.entry("TWIST_TRUCK", new LimitIcon("M4 10H56M4 24H56M12 10V24M30 10V24M48 10V24", "M4 10L56 24")),

@@ -1,6 +1,7 @@
 package abbex.core.heights;
 
 import abbex.core.figure.Finding;
+import abbex.core.units.Estimate;
 import abbex.core.units.Length;
 import abbex.core.units.Uncertainty;
 import abbex.core.vehicle.Corner;
@@ -29,6 +30,9 @@ record Comparison(
 
     /** Tools, a wheel, half a tank: 15 kg over an end on 60 N/mm, and as much again, in mm (ours). */
     private static final double UNSAID_LOAD = 2;
+
+    /** Each of two ends at this, both at 95 % (Bonferroni). */
+    private static final double BOTH_ENDS = 0.975;
 
     static Comparison of(Vehicle vehicle, HeightSheet before, HeightSheet after, Advertised advertised, Limits limits) {
         return new Comparison(vehicle, before, after, advertised, limits, new ArrayList<>());
@@ -88,6 +92,16 @@ record Comparison(
         return LOADED.stream()
                 .filter(item -> item != SheetState.Item.LOAD || !known().loadsTold())
                 .noneMatch(item -> before.state().differs(after.state(), item));
+    }
+
+    /**
+     * Left against right changed by more than the tape and the scatter of new springs explain, at 95 % for both ends
+     * together.
+     */
+    boolean sidesMoved(Estimate change) {
+        Uncertainty wide = change.uncertainty()
+                .and(Uncertainty.known(limits.of(Limit.SPRINGS_OF_SIDES).mm()));
+        return change.value().abs().mm() > wide.coverageFactor(BOTH_ENDS) * wide.standard();
     }
 
     /** What the heights of another vehicle or side may be off by for all of them together, one standard deviation. */

@@ -197,11 +197,11 @@ final class Drops {
         return new EndDrop(end, drop, uneven, Collections.unmodifiableMap(sides));
     }
 
-    /** Further apart than the shop calls good and than the tape explains. */
+    /** Further apart than the shop calls good and than tape and new springs explain. */
     private static boolean uneven(Comparison c, End end, Estimate left, Estimate right, Estimate turned) {
         // A side that was raised on purpose came down by so much less.
         Estimate apart = c.known().turned() ? left.minus(right).plus(turned) : left.minus(right);
-        boolean uneven = apart.value().abs().compareTo(c.limits().of(Limit.SIDES_GOOD)) > 0 && apart.differsFromZero();
+        boolean uneven = apart.value().abs().compareTo(c.limits().of(Limit.SIDES_GOOD)) > 0 && c.sidesMoved(apart);
         if (uneven) {
             c.say(new HeightFinding.UnevenDrop(level(c, end) ? Severity.NOTE : Severity.LOOK, end, left, right));
         }

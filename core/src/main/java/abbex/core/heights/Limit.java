@@ -8,6 +8,8 @@ public enum Limit {
     SIDES_GOOD(Length.ofInches(0, 1, 8), Length.ofInches(2, 0, 1)),
     /** Accepted to this when it was there before. */
     SIDES_ACCEPT(Length.ofInches(0, 1, 4), Length.ofInches(2, 0, 1)),
+    /** What new springs, seats and bushings honestly do to left against right of an axle, one standard deviation. */
+    SPRINGS_OF_SIDES(Length.ofMm(1), Length.ofMm(25)),
     /** A drop within this of the advertised one after settling is normal. */
     PROMISE(Length.ofInches(0, 1, 4), Length.ofInches(2, 0, 1)),
     /** Change of a car's diagonal difference by twist of body and floor, one standard deviation. */

@@ -68,11 +68,7 @@ final class SideCheck {
         boolean accepted = is.value().abs().compareTo(c.limits().of(Limit.SIDES_ACCEPT)) <= 0;
         Estimate turned = turned(c, end, method);
         Optional<Estimate> change = sides.change().map(Figure::value).map(d -> d.minus(turned));
-        // Ours, without a source: a change within what counts for level is not called new, even where the tape can tell
-        // it.
-        boolean asBefore = change.filter(d -> !d.differsFromZero()
-                        || d.value().abs().compareTo(c.limits().of(Limit.SIDES_GOOD)) <= 0)
-                .isPresent();
+        boolean asBefore = change.filter(d -> !c.sidesMoved(d)).isPresent();
         if (asBefore && c.known().turned()) {
             c.say(new HeightFinding.LeftRightTurned(at(end, method), lower(end, is), abs(is), method));
         } else if (asBefore) {
