@@ -197,6 +197,15 @@ class FloorPage {
         return !waits.isEmpty() || when == null ? waits : words.say("board.parts", reader, "when", when);
     }
 
+    /** Clear is said of what was looked at whole. */
+    private String mark(Job job, JobMark judged, Progress progress) {
+        if (!judged.mark().isEmpty()) {
+            return judged.mark();
+        }
+        boolean whole = verdicts.of(job).open().isEmpty();
+        return progress.mark().equals("clear") && !whole ? "" : progress.mark();
+    }
+
     private Standing standing(Person me, Job job, Progress progress, String parts) {
         boolean out = job.where().place() == Job.Place.OUT;
         LocalDate due = job.dueBack();
@@ -210,8 +219,7 @@ class FloorPage {
         String detail = !judged.mark().isEmpty() && (stop || !out)
                 ? judged.title()
                 : out ? progress.summary() : progress.detail();
-        String mark =
-                stop ? "stop" : late ? "look" : out ? "" : judged.mark().isEmpty() ? progress.mark() : judged.mark();
+        String mark = stop ? "stop" : late ? "look" : out ? "" : mark(job, judged, progress);
         return new Standing(
                 job.id(),
                 job.vehicle().plate(),

@@ -43,7 +43,7 @@ class NextAct {
         Optional<Finding> worst = drop.findings().stream()
                 .filter(f -> f.severity().compareTo(Severity.NOTE) > 0)
                 .findFirst();
-        String mark = worst.isPresent() ? "look" : readings == 0 ? "open" : now.isPresent() ? "clear" : "";
+        String mark = worst.isPresent() ? "look" : readings == 0 ? "open" : "";
         String detail = worst.map(f -> words.finding(f, reader).title()).orElse(summary);
         if (before.isEmpty()) {
             return new Progress("", words.say("next.arrived"), "measure", job.kit(), "open", readings, false);
@@ -69,7 +69,7 @@ class NextAct {
                 words.say(worst.isPresent() ? "next.look" : "next.handover"),
                 worst.isPresent() ? "measure" : "sheet",
                 detail,
-                mark,
+                worst.isPresent() ? mark : "clear",
                 readings,
                 true);
     }

@@ -43,7 +43,7 @@ class ReadingLog {
             """;
 
     private static final String OF_SPOT = READING_COLUMNS + """
-             where r.shop_id = :shop and r.sheet_id = :sheet and r.person_id = :person
+             where r.shop_id = :shop and r.sheet_id = :sheet
                and r.corner = :corner and r.method = :method
              order by r.nr
             """;
@@ -88,16 +88,21 @@ class ReadingLog {
                 .optional();
     }
 
-    /** All that a person ever wrote at a spot, in order. */
+    /** All that a person ever wrote at a spot and what others did to that, in order. */
     List<ReadingRow> mine(Person by, SheetRow sheet, MeasuringPoint spot, Ways ways) {
-        return jdbc.sql(OF_SPOT)
+        Map<UUID, UUID> whose = new HashMap<>();
+        List<ReadingRow> rows = jdbc.sql(OF_SPOT)
                 .param("shop", by.shop().toString())
                 .param("sheet", sheet.id().toString())
-                .param("person", by.id().toString())
                 .param("corner", spot.place().code())
                 .param("method", spot.way().code())
                 .query((row, n) -> reading(row, ways))
                 .list();
+        // Who replaces another's reading after a turn withdraws it; the next reading follows that.
+        rows.forEach(row -> whose.put(
+                row.id(),
+                row.supersedes() == null ? row.person() : whose.getOrDefault(row.supersedes(), row.person())));
+        return rows.stream().filter(row -> by.id().equals(whose.get(row.id()))).toList();
     }
 
     void append(

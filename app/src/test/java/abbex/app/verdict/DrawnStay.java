@@ -1,10 +1,12 @@
 package abbex.app.verdict;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertNotEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import abbex.app.arrive.Job;
 import abbex.app.measure.Sheets;
+import abbex.app.page.Reader;
 import abbex.app.people.People;
 import abbex.app.people.Person;
 import abbex.app.support.Jobs;
@@ -12,157 +14,161 @@ import abbex.app.support.Shop;
 import abbex.app.support.Visitor;
 import abbex.app.workcard.WorkedCard;
 import abbex.core.heights.MeasuringPoint;
-import abbex.core.heights.Method;
-import abbex.core.setting.Car;
-import abbex.core.stance.Stance;
-import abbex.core.vehicle.Corner;
-import abbex.core.vehicle.End;
 import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 
-/**
- * A stay drawn at random: the body as it really stands, by springs, tires and bars drawn from wider than what the application
- * believes, and somebody who works on it, not always in order.
- */
+/** A stay drawn at random, and two people who work on it, not always in order. */
 final class DrawnStay {
-    private static final Method[] WAYS = {Method.HF, Method.RIM, Method.GF};
-
-    private final Visitor by;
-    private final Person person;
-    private final Random random;
-    private final boolean careful;
-    final String id = UUID.randomUUID().toString();
-    private final double[] lip = new double[4];
-    private final double radius;
-    private final double rim;
-    private final double[] down = new double[4];
-    private final double[] pressed = new double[4];
-    private final Car truth;
-    int turned;
-
-    /** @param careful nothing is misread in it */
-    DrawnStay(Visitor by, String name, Random random, boolean careful) {
-        this.by = by;
-        this.random = random;
-        this.careful = careful;
-        this.person =
-                Shop.bean(People.class).byId(UUID.fromString(Jobs.person(name))).orElseThrow();
-        radius = 300 + 8 * random.nextGaussian();
-        rim = 225;
-        for (int c = 0; c < 4; c++) {
-            lip[c] = 368 + (c > 1 ? 6 : 0) + 2 * random.nextGaussian();
+    private record Hand(Visitor visitor, Person person) {
+        static Hand of(String name) {
+            return new Hand(
+                    Visitor.signedIn(name),
+                    Shop.bean(People.class)
+                            .byId(UUID.fromString(Jobs.person(name)))
+                            .orElseThrow());
         }
-        truth = car();
-        by.post(
-                "/arrive",
-                "job",
-                id,
-                "plate",
-                "DS " + id.substring(0, 8),
-                "name",
-                "drawn",
-                "kind",
-                random.nextInt(4) == 0 ? "TRUCK" : "CAR",
-                "kit",
-                "lowering springs",
-                "promiseFRONT",
-                "28 mm",
-                "promiseREAR",
-                "28 mm",
-                "WHEELBASE",
-                "2600 mm",
-                "TRACK_FRONT",
-                "1500 mm",
-                "TRACK_REAR",
-                "1500 mm",
-                "worn",
-                random.nextInt(3) == 0 ? "boot split" : "");
     }
 
-    private Car car() {
-        double[] springs = new double[4];
-        Arrays.setAll(springs, c -> 27 * Math.exp(0.25 * random.nextGaussian()));
-        return new Car(
-                new double[] {1300, 1300, -1300, -1300},
-                new double[] {750, -750, -750, 750},
-                springs,
-                Stance.USUAL_TYRE_RATE * (0.7 + 0.6 * random.nextDouble()),
-                12 * (0.4 + 1.2 * random.nextDouble()),
-                10 * (0.4 + 1.2 * random.nextDouble()),
-                Double.POSITIVE_INFINITY,
-                Car.Widths.USUAL);
+    /** Those who work on all of them. */
+    static final class Hands {
+        private final List<Hand> all = List.of(Hand.of("orla"), Hand.of("milo"));
+
+        Agreement agreement() {
+            return new Agreement(all.get(0).visitor(), Reader.of(all.get(0).person()));
+        }
+    }
+
+    /** The tires that a vehicle comes on, and others. */
+    private enum Wheels {
+        ITS_OWN("as it stands", "225/45R17 91W", 0),
+        LARGER("winter", "225/50R17 94H", 11.25),
+        SMALLER("summer", "225/40R17 88Y", -11.25);
+
+        private final String name;
+        private final String tire;
+        private final double larger;
+
+        Wheels(String name, String tire, double larger) {
+            this.name = name;
+            this.tire = tire;
+            this.larger = larger;
+        }
+    }
+
+    private static final double ADVERTISED = 28;
+
+    private final Hands hands;
+    private final Random random;
+    final boolean careful;
+    final String kind;
+    final DrawnBody body;
+    final String id = UUID.randomUUID().toString();
+    private final String[] arrival;
+    private Wheels wheels = Wheels.ITS_OWN;
+    private boolean told;
+    private int turned;
+    boolean carded;
+
+    /** @param careful nothing is misread in it */
+    DrawnStay(Hands hands, String kind, Random random, boolean careful) {
+        this.hands = hands;
+        this.kind = kind;
+        this.random = random;
+        this.careful = careful;
+        body = DrawnBody.of(kind, random);
+        arrival = new String[] {
+            "job",
+            id,
+            "plate",
+            "DS " + id.substring(0, 8),
+            "name",
+            "drawn",
+            "kind",
+            kind,
+            "kit",
+            "lowering springs",
+            "promiseFRONT",
+            ADVERTISED + " mm",
+            "promiseREAR",
+            ADVERTISED + " mm",
+            "WHEELBASE",
+            twoWheels() ? "1500 mm" : "2600 mm",
+            "TRACK_FRONT",
+            twoWheels() ? "" : "1500 mm",
+            "TRACK_REAR",
+            twoWheels() ? "" : "1500 mm",
+            "worn",
+            random.nextInt(3) == 0 ? "boot split" : ""
+        };
+        assertEquals(302, post("/arrive", arrival).statusCode());
+    }
+
+    boolean twoWheels() {
+        return kind.equals("MOTORCYCLE");
     }
 
     Job job() {
         return Shop.bean(abbex.app.arrive.Jobs.class)
-                .find(person.shop(), UUID.fromString(id))
+                .find(hands.all.get(0).person().shop(), UUID.fromString(id))
                 .orElseThrow();
+    }
+
+    private Hand hand() {
+        return hands.all.get(random.nextInt(hands.all.size()));
+    }
+
+    private java.net.http.HttpResponse<String> post(String path, String... form) {
+        return hand().visitor().post(path, form);
     }
 
     private String path() {
         return "/jobs/" + id;
     }
 
-    /** Springs go in: what they really do is as advertised, within what is usual. */
     void lower() {
-        double front = 28 + 1.5 * random.nextGaussian();
-        double rear = 28 + 1.5 * random.nextGaussian();
-        for (int c = 0; c < 4; c++) {
-            down[c] = (c < 2 ? front : rear) + 0.5 * random.nextGaussian();
-        }
-        by.post(path() + "/set-down");
+        body.lower(ADVERTISED);
+        post(path() + "/set-down");
+        sayWheels();
     }
 
-    /** All corners by some ways, read as a tape is read. */
+    /** All that is read by some ways, as a tape is read. */
     void measure(int ways) {
-        for (int w = 0; w < ways; w++) {
-            for (Corner corner : Corner.WALK) {
-                read(corner, WAYS[w], height(corner, WAYS[w]) + 0.5 * random.nextGaussian());
-            }
-        }
+        body.spots(ways).forEach(spot -> read(spot, body.height(spot) + 0.5 * random.nextGaussian()));
     }
 
-    /** A whole inch beside the right one, at a corner. */
-    void misread(Corner corner, Method way) {
-        read(corner, way, height(corner, way) + 25.4);
+    /** A whole inch beside the right one. */
+    void misread(MeasuringPoint spot) {
+        read(spot, body.height(spot) + 25.4);
     }
 
-    void read(Corner corner, Method way, double mm) {
+    private void read(MeasuringPoint spot, double mm) {
         Sheets sheets = Shop.bean(Sheets.class);
+        Person person = hand().person();
         Sheets.Outcome outcome = sheets.take(
                 person,
                 sheets.of(person.shop(), UUID.fromString(id))
                         .newest()
                         .orElseThrow()
                         .row(),
-                MeasuringPoint.of(corner, way),
+                spot,
                 Math.round(mm) + " mm",
                 UUID.randomUUID(),
                 Instant.now());
         assertTrue(outcome instanceof Sheets.Outcome.Stored, outcome.toString());
     }
 
-    private double height(Corner corner, Method way) {
-        int c = corner.ordinal();
-        double hub = lip[c] - down[c];
-        return switch (way) {
-            case RIM -> hub + rim;
-            case GF -> hub + radius - pressed[c];
-            default -> hub;
-        };
-    }
-
     /** What Set proposes is turned, and the true car answers in its own way. */
-    void turn() {
+    boolean turn() {
         if (turned == 0) {
             assertEquals(
                     302,
-                    by.post(
+                    post(
                                     path() + "/set",
                                     "kindFRONT",
                                     "THREAD",
@@ -173,129 +179,168 @@ final class DrawnStay {
                                     "pitchREAR",
                                     "2 mm",
                                     "wantedFRONT",
-                                    "344 mm",
+                                    kind.equals("TRUCK") ? "446 mm" : "344 mm",
                                     "wantedREAR",
-                                    "349 mm",
+                                    kind.equals("TRUCK") ? "451 mm" : "349 mm",
                                     "ratioFRONT",
                                     "1",
                                     "ratioREAR",
                                     "1")
                             .statusCode());
         }
-        int status = by.post(path() + "/set/turned", "locked", "yes", "done", Integer.toString(turned))
-                .statusCode();
-        if (status != 302) {
-            return;
+        if (post(path() + "/set/turned", "locked", "yes", "done", Integer.toString(turned))
+                        .statusCode()
+                != 302) {
+            return false;
         }
+        // The same form again, from another tab or after Back: it is not turned twice.
+        assertNotEquals(
+                302,
+                post(path() + "/set/turned", "locked", "yes", "done", Integer.toString(turned))
+                        .statusCode());
         turned++;
-        double[] moves = Arrays.stream(Shop.bean(JdbcClient.class)
+        body.turn(Arrays.stream(Shop.bean(JdbcClient.class)
                         .sql("select moves from setting_move where job_id = :job order by nr desc limit 1")
                         .param("job", id)
                         .query(String.class)
                         .single()
                         .split(" "))
                 .mapToDouble(Double::parseDouble)
-                .toArray();
-        answers(moves);
-    }
-
-    private void answers(double[] moves) {
-        double[] real = moves.clone();
-        for (int i = 0; i < 4; i++) {
-            real[i] *= 1 + 0.08 * random.nextGaussian();
-        }
-        double[][] hub = truth.heights(Car.Read.HUB);
-        double[][] ground = truth.heights(Car.Read.GROUND);
-        for (int c = 0; c < 4; c++) {
-            for (int i = 0; i < 4; i++) {
-                down[c] -= hub[c][i] * real[i];
-                pressed[c] += (hub[c][i] - ground[c][i]) * real[i];
-            }
-        }
+                .toArray());
+        return true;
     }
 
     void wheels() {
-        by.post(
-                path() + "/fitment/sets",
-                "name",
-                "as it stands",
-                "use",
-                "NOW",
-                "TYRE_FRONT",
-                "225/45R17 91W",
-                "WHEEL_FRONT",
-                "7.5Jx17 ET45");
+        save(wheels, "NOW");
     }
 
-    void probe(Corner corner, int mm) {
-        by.post(
+    private void save(Wheels set, String use) {
+        assertEquals(
+                302,
+                post(
+                                path() + "/fitment/sets",
+                                "name",
+                                set.name,
+                                "use",
+                                use,
+                                "TYRE_FRONT",
+                                set.tire,
+                                "WHEEL_FRONT",
+                                twoWheels() ? "7x17" : "7.5Jx17 ET45")
+                        .statusCode());
+    }
+
+    /** Other wheels, known to Wheels and said on the sheets, and the vehicle set down on them anew. */
+    void otherWheels() {
+        if (!told) {
+            told = true;
+            sayWheels("as it stands", first());
+            sayWheels();
+        }
+        Wheels other = random.nextBoolean() ? Wheels.LARGER : Wheels.SMALLER;
+        save(other, "OTHER");
+        body.larger(other.larger - wheels.larger);
+        wheels = other;
+        post(path() + "/set-down", "stage", "OTHER");
+        sayWheels();
+    }
+
+    private void sayWheels() {
+        if (told) {
+            sayWheels(wheels.name, Jobs.sheet(id));
+        }
+    }
+
+    private void sayWheels(String set, String sheet) {
+        assertEquals(
+                302,
+                post(path() + "/sheets/" + sheet + "/state", "WHEEL_SET", set).statusCode());
+    }
+
+    private String first() {
+        return Shop.bean(Sheets.class)
+                .of(job().shop(), job().id())
+                .sheets()
+                .get(0)
+                .row()
+                .id()
+                .toString();
+    }
+
+    void probe(int mm) {
+        post(
                 path() + "/prove/probes",
                 "corner",
-                corner.name(),
+                corner(),
                 "place",
-                "FENDER_LIP",
+                twoWheels() ? "INNER_ARCH" : "FENDER_LIP",
                 "clock",
                 "12",
                 "face",
-                "OUTER_SIDEWALL",
+                twoWheels() ? "TREAD" : "OUTER_SIDEWALL",
                 "gap",
                 mm + " mm");
     }
 
     /** A remedy into the plan; then, for a clumsy one, fitted or not. */
-    void remedy(Corner corner) {
-        by.post(
+    void remedy() {
+        post(
                 path() + "/prove/remedies",
                 "corner",
-                corner.name(),
+                corner(),
                 "doses",
                 List.of("INWARD:6", "ROLL_LIP:3", "LONGER_STOP:4").get(random.nextInt(3)));
     }
 
+    /** Fitted, and the same pressed again. */
     void fit() {
-        newest("remedy_taken")
-                .forEach(taken -> by.post(path() + "/prove/remedies/" + taken + "/fitted", "corner", "LF"));
+        newest("remedy_taken", "vehicle_id", job().vehicle().id().toString()).ifPresent(taken -> {
+            post(path() + "/prove/remedies/" + taken + "/fitted", "corner", corner());
+            post(path() + "/prove/remedies/" + taken + "/fitted", "corner", corner());
+        });
     }
 
-    private List<String> newest(String table) {
+    private static Optional<String> newest(String table, String by, String value) {
         return Shop.bean(JdbcClient.class)
-                .sql("select id from " + table + " where vehicle_id = :vehicle order by nr desc limit 1")
-                .param("vehicle", job().vehicle().id().toString())
+                .sql("select id from " + table + " where " + by + " = :value order by nr desc limit 1")
+                .param("value", value)
                 .query(String.class)
-                .list();
+                .optional();
     }
 
     void card(int steps) {
-        Shop.bean(WorkedCard.class).begin(person, job(), random.nextBoolean() ? Set.of("lift") : Set.of(), steps);
+        carded = true;
+        Shop.bean(WorkedCard.class)
+                .begin(hand().person(), job(), random.nextBoolean() ? Set.of("lift") : Set.of(), steps);
     }
 
     /** Another kit beside the first, chosen, and measured on trial. */
     void trial() {
-        by.post(path() + "/plan/kits", "another", "trial springs");
-        newestKit().forEach(kit -> by.post(path() + "/plan/choose", "kit", kit, "reason", "tried"));
-        by.post(path() + "/set-down", "stage", "TRIAL");
-        for (int c = 0; c < 4; c++) {
-            down[c] += 6;
-        }
+        post(path() + "/plan/kits", "another", "trial springs");
+        newest("kit", "job_id", id).ifPresent(kit -> post(path() + "/plan/choose", "kit", kit, "reason", "tried"));
+        post(path() + "/set-down", "stage", "TRIAL");
+        sayWheels();
+        body.further(6);
     }
 
-    private List<String> newestKit() {
-        return Shop.bean(JdbcClient.class)
-                .sql("select id from kit where job_id = :job order by nr desc limit 1")
-                .param("job", id)
-                .query(String.class)
-                .list();
+    /** Back, and the form of the arrival is sent once more; then a tab of the sheet as arrived that is still open. */
+    void back() {
+        post("/arrive", arrival);
+        Visitor old = hand().visitor();
+        assertEquals(200, old.get(path() + "/sheets/" + first()).statusCode());
+        // The first sheet's own form, as it stood: nothing in it was changed.
+        assertTrue(old.post(path() + "/sheets/" + first() + "/state").statusCode() < 400);
     }
 
-    boolean careful() {
-        return careful;
+    /** Somebody without a lead's hand takes it for ready, without an answer to anything. */
+    void leave() {
+        post(path() + "/hand-over");
+        post(path() + "/move", "place", "GONE");
     }
 
-    Corner corner() {
-        return Corner.WALK.get(random.nextInt(4));
-    }
-
-    End end() {
-        return End.values()[random.nextInt(2)];
+    String corner() {
+        return twoWheels()
+                ? List.of("FRONT", "REAR").get(random.nextInt(2))
+                : List.of("LF", "RF", "RR", "LR").get(random.nextInt(4));
     }
 }

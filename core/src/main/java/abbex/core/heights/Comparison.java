@@ -31,9 +31,6 @@ record Comparison(
     /** Tools, a wheel, half a tank: 15 kg over an end on 60 N/mm, and as much again, in mm (ours). */
     private static final double UNSAID_LOAD = 2;
 
-    /** Each of two ends at this, both at 95 % (Bonferroni). */
-    private static final double BOTH_ENDS = 0.975;
-
     static Comparison of(Vehicle vehicle, HeightSheet before, HeightSheet after, Advertised advertised, Limits limits) {
         return new Comparison(vehicle, before, after, advertised, limits, new ArrayList<>());
     }
@@ -101,7 +98,7 @@ record Comparison(
     boolean sidesMoved(Estimate change) {
         Uncertainty wide = change.uncertainty()
                 .and(Uncertainty.known(limits.of(Limit.SPRINGS_OF_SIDES).mm()));
-        return change.value().abs().mm() > wide.coverageFactor(BOTH_ENDS) * wide.standard();
+        return new Estimate(change.value(), wide).differsFromZero(Length.ZERO, End.values().length);
     }
 
     /** What the heights of another vehicle or side may be off by for all of them together, one standard deviation. */

@@ -30,7 +30,7 @@ record Exchange(int sheet, boolean across, List<Method> methods) {
      */
     static Optional<Exchange> find(
             Vehicle vehicle, List<HeightSheet> sheets, Adjustment adjusted, PriorDeviations freedoms) {
-        if (sheets.size() < 2 || adjusted.chiSquare() < GAIN) {
+        if (sheets.size() < 2 || adjusted.chiSquare() < GAIN + ordinary(adjusted.redundancy())) {
             return Optional.empty();
         }
         Exchange best = null;
@@ -52,6 +52,11 @@ record Exchange(int sheet, boolean across, List<Method> methods) {
             }
         }
         return Optional.ofNullable(best);
+    }
+
+    /** What readings that are all in their places hardly fall short of: one standard deviation under the mean of chi-square. */
+    private static double ordinary(double redundancy) {
+        return Math.max(0, redundancy - Math.sqrt(2 * redundancy));
     }
 
     /** Every method that was read at all corners, and all of those at once. */

@@ -3,10 +3,13 @@ package abbex.core.heights;
 import abbex.core.figure.Figure;
 import abbex.core.units.Estimate;
 import abbex.core.units.Length;
+import abbex.core.units.Uncertainty;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.PerCorner;
 import abbex.core.vehicle.PerEnd;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
@@ -26,68 +29,70 @@ final class IdentityCheck {
 
     private IdentityCheck() {}
 
+    /** Two radii that ought to be one, and what may be said of them. */
+    private record Compared(Estimate difference, Length allowance, HeightFinding finding) {
+        /** Rims of an axle are honestly never quite alike. */
+        Compared wider(Length standard) {
+            Uncertainty wide = difference.uncertainty().and(Uncertainty.known(standard.mm()));
+            return new Compared(new Estimate(difference.value(), wide), allowance, finding);
+        }
+    }
+
     static void run(Comparison c, PerCorner<CornerDrop> corners, PerEnd<EndDrop> ends) {
+        List<Compared> all = new ArrayList<>();
+        Length tyre = c.limits().of(Limit.TYRE);
         if (c.sameWheels()) {
             for (CornerDrop drop : corners.values()) {
-                constant(
-                        c,
-                        drop,
-                        drop.loadedRadius(),
-                        HeightFinding.TyreOrMisread::new,
-                        c.limits().of(Limit.TYRE));
-                constant(c, drop, drop.freeRadius(), HeightFinding.FreeRadiusMoved::new, Length.ZERO);
-                constant(c, drop, drop.rimRadius(), HeightFinding.RimRadiusMoved::new, Length.ZERO);
+                constant(drop, drop.loadedRadius(), HeightFinding.TyreOrMisread::new, tyre, all);
+                constant(drop, drop.freeRadius(), HeightFinding.FreeRadiusMoved::new, Length.ZERO, all);
+                constant(drop, drop.rimRadius(), HeightFinding.RimRadiusMoved::new, Length.ZERO, all);
             }
         }
         for (End end : End.values()) {
             CornerDrop left = corners.get(end.left());
             CornerDrop right = corners.get(end.right());
-            sides(
-                    c,
-                    end,
-                    left,
-                    right,
-                    CornerDrop::loadedRadius,
-                    HeightFinding.TyreSides::new,
-                    c.limits().of(Limit.TYRE));
-            sides(c, end, left, right, CornerDrop::rimRadius, HeightFinding.RimRadiusSides::new, Length.ZERO);
+            sides(end, left, right, CornerDrop::loadedRadius, HeightFinding.TyreSides::new, tyre, all);
+            List<Compared> rims = new ArrayList<>();
+            sides(end, left, right, CornerDrop::rimRadius, HeightFinding.RimRadiusSides::new, Length.ZERO, rims);
+            rims.forEach(rim -> all.add(rim.wider(c.limits().of(Limit.RIM))));
         }
+        // So many are compared that one in twenty each would accuse every other sheet.
+        all.stream()
+                .filter(one -> one.difference().differsFromZero(one.allowance(), all.size()))
+                .forEach(one -> c.say(one.finding()));
         corners.values()
                 .forEach(drop -> frame(c, drop, corners.get(drop.corner().alongside())));
     }
 
     private static void constant(
-            Comparison c, CornerDrop drop, BeforeAfter radius, Says<Corner> says, Length allowance) {
+            CornerDrop drop, BeforeAfter radius, Says<Corner> says, Length allowance, List<Compared> all) {
         radius.change()
                 .map(Figure::value)
-                .filter(d -> d.differsFromZero(allowance))
-                .ifPresent(d -> c.say(says.of(drop.corner(), value(radius.before()), value(radius.after()), d)));
+                .ifPresent(d -> all.add(new Compared(
+                        d, allowance, says.of(drop.corner(), value(radius.before()), value(radius.after()), d))));
     }
 
     private static Length value(Optional<Figure<Estimate>> figure) {
         return figure.orElseThrow().value().value();
     }
 
-    /** Left and right of an axle on the newest sheet that has both; said once, not when the stage already says it. */
+    /** Left and right of an axle on the newest sheet that has both. */
     private static void sides(
-            Comparison c,
             End end,
             CornerDrop left,
             CornerDrop right,
             Function<CornerDrop, BeforeAfter> radius,
             Says<End> says,
-            Length allowance) {
+            Length allowance,
+            List<Compared> all) {
         BeforeAfter l = radius.apply(left);
         BeforeAfter r = radius.apply(right);
         boolean after = l.after().isPresent() && r.after().isPresent();
         Optional<Figure<Estimate>> a = after ? l.after() : l.before();
         Optional<Figure<Estimate>> b = after ? r.after() : r.before();
-        if (a.isEmpty() || b.isEmpty()) {
-            return;
-        }
-        Estimate difference = a.get().value().minus(b.get().value());
-        if (difference.differsFromZero(allowance)) {
-            c.say(says.of(end, value(a), value(b), difference));
+        if (a.isPresent() && b.isPresent()) {
+            Estimate difference = a.get().value().minus(b.get().value());
+            all.add(new Compared(difference, allowance, says.of(end, value(a), value(b), difference)));
         }
     }
 

@@ -1,11 +1,14 @@
 package abbex.core.heights;
 
+import abbex.core.figure.Place;
 import abbex.core.units.Estimate;
 import abbex.core.units.Length;
 import abbex.core.units.Pressure;
 import abbex.core.units.Uncertainty;
 import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.End;
 import abbex.core.vehicle.Tyre;
+import abbex.core.vehicle.WheelPlace;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
@@ -54,7 +57,7 @@ final class KnownChange {
     }
 
     /** How far the hub rose over the ground by tyres and pressures that were told, mm; empty where other tyres were not told. */
-    Optional<Estimate> tyre(Corner corner) {
+    Optional<Estimate> tyre(WheelPlace corner) {
         double mm = 0;
         double variance = 0;
         if (!c.sameWheels()) {
@@ -72,6 +75,28 @@ final class KnownChange {
         return Optional.of(new Estimate(Length.ofRoundedMm(mm), Uncertainty.known(Math.sqrt(variance))));
     }
 
+    /**
+     * The same under any point that stands on both wheels, halfway between them as far as anybody said, mm; empty where an end
+     * is not told.
+     */
+    Optional<Estimate> tyresUnder(Place point) {
+        if (point instanceof WheelPlace wheel
+                && c.vehicle().kind().wheelPlaces().contains(wheel)) {
+            return tyre(wheel);
+        }
+        if (point instanceof End end) {
+            return tyre(end.left()).flatMap(left -> tyre(end.right()).map(right -> Estimate.mean(left, right)));
+        }
+        return tyresUnder(End.FRONT).flatMap(front -> tyresUnder(End.REAR).map(rear -> between(front, rear)));
+    }
+
+    /** A quarter of the way either way is as much as a point between the axles is off the middle (ours). */
+    private static Estimate between(Estimate front, Estimate rear) {
+        Estimate mean = Estimate.mean(front, rear);
+        double place = front.minus(rear).value().abs().mm() / 4;
+        return new Estimate(mean.value(), mean.uncertainty().and(Uncertainty.known(place)));
+    }
+
     /** How far the body sank by loads that were told, mm, down positive; nothing where either was not. */
     Estimate load() {
         OptionalDouble was = before.state().loadKg();
@@ -86,7 +111,7 @@ final class KnownChange {
     }
 
     /** A tyre at a higher pressure is pressed less, in proportion. */
-    private double inflated(Corner corner) {
+    private double inflated(Place corner) {
         Optional<Pressure> was = before.state().pressure(corner);
         Optional<Pressure> is = after.state().pressure(corner);
         return was.isEmpty() || is.isEmpty() || !was.get().differsFrom(is.get())

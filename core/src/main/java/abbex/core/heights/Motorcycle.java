@@ -106,7 +106,11 @@ final class Motorcycle {
         Figure<Estimate> seat = points.get(MeasuringPoint.of(Seat.SEAT, SEAT));
         Optional<Estimate> front = ends.get(End.FRONT).drop().map(Figure::value);
         Optional<Estimate> rear = ends.get(End.REAR).drop().map(Figure::value);
-        if (seat == null || front.isEmpty() || rear.isEmpty()) {
+        // Other wheels that nobody told of lift the seat and no axle.
+        if (seat == null
+                || front.isEmpty()
+                || rear.isEmpty()
+                || c.known().tyresUnder(Seat.SEAT).isEmpty()) {
             return;
         }
         boolean frontMore = front.get().value().compareTo(rear.get().value()) > 0;

@@ -56,12 +56,23 @@ final class PointDrops {
         }
         if (way.sense() == PointMethod.Sense.FALLS) {
             Estimate drop = before.estimate().minus(after.estimate());
-            return Optional.of(new Figure<>(drop, Reason.of(HeightFormula.DROP, before, after)));
+            Figure<Estimate> seen = new Figure<>(drop, Reason.of(HeightFormula.DROP, before, after));
+            return Optional.of(way.tyreInIt() ? overWheels(c, spot.place(), seen) : seen);
         }
         Estimate slide = after.estimate().minus(before.estimate());
         Optional<Angle> head = c.vehicle().headAngle();
         return head.map(angle ->
                 new Figure<>(slide.times(Math.cos(angle.rad())), Reason.of(HeightFormula.FORK, before, after, angle)));
+    }
+
+    /** Other tyres and pressures that were told are taken off. */
+    private static Figure<Estimate> overWheels(Comparison c, Place place, Figure<Estimate> drop) {
+        return c.known()
+                .tyresUnder(place)
+                .filter(rose -> rose.value().sign() != 0)
+                .map(rose -> new Figure<>(
+                        drop.value().plus(rose), Reason.of(HeightFormula.DROP_LESS_TYRE, drop.value(), rose)))
+                .orElse(drop);
     }
 
     /** Rear minus front of every way that is read at both ends, by the sides that both sheets have. */

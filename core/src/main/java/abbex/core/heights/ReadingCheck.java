@@ -1,6 +1,7 @@
 package abbex.core.heights;
 
 import abbex.core.figure.Place;
+import abbex.core.units.Estimate;
 import abbex.core.units.Length;
 import abbex.core.units.LengthUnit;
 import abbex.core.vehicle.Corner;
@@ -24,12 +25,16 @@ final class ReadingCheck {
     private ReadingCheck() {}
 
     static void run(Comparison c) {
+        int repeated = (int) Stream.of(c.before(), c.after())
+                .flatMap(sheet -> sheet.everything().stream())
+                .filter(height -> height.readings().size() > 1)
+                .count();
         for (HeightSheet sheet : List.of(c.before(), c.after())) {
             for (Height height : sheet.everything()) {
                 if (!built(c, sheet, height)) {
                     usual(c, height);
                 }
-                repeats(c, height);
+                repeats(c, height, repeated);
             }
         }
         finer(c);
@@ -110,14 +115,16 @@ final class ReadingCheck {
         return height.readings().get(0).tape().raw();
     }
 
-    private static void repeats(Comparison c, Height height) {
+    /** @param among so many spots were read twice; one in twenty each would accuse nearly every sheet */
+    private static void repeats(Comparison c, Height height, int among) {
         List<Reading> readings = height.readings();
         if (readings.size() < 2) {
             return;
         }
         Reading low = readings.get(0);
         Reading high = readings.get(readings.size() - 1);
-        if (high.estimate(height.point()).minus(low.estimate(height.point())).differsFromZero()) {
+        Estimate apart = high.estimate(height.point()).minus(low.estimate(height.point()));
+        if (apart.differsFromZero(Length.ZERO, among)) {
             c.say(new HeightFinding.RepeatsDisagree(height.spot(), low.value(), low.who(), high.value(), high.who()));
         }
     }

@@ -3,7 +3,6 @@ package abbex.core.heights;
 import abbex.core.figure.Place;
 import abbex.core.figure.Severity;
 import abbex.core.units.Pressure;
-import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
 import java.util.ArrayList;
 import java.util.List;
@@ -57,8 +56,8 @@ final class StateCheck {
 
     /** The tyres of both sets are known, so that what they move heights by can be taken off. */
     private static boolean told(Comparison c) {
-        return Corner.WALK.stream().allMatch(corner -> c.known().tyre(corner).isPresent())
-                && !c.vehicle().kind().singleTrack();
+        return c.vehicle().kind().wheelPlaces().stream()
+                .allMatch(wheel -> c.known().tyre(wheel).isPresent());
     }
 
     private static void wheels(Comparison c) {

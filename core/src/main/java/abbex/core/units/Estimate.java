@@ -41,6 +41,16 @@ public record Estimate(Length value, Uncertainty uncertainty) {
         return value.abs().mm() > uncertainty.expanded() + allowance.mm();
     }
 
+    /**
+     * The same where so many are judged at once: what is said of none of them is true of all together at 95 % (Bonferroni).
+     *
+     * @param among how many, at least 1
+     */
+    public boolean differsFromZero(Length allowance, int among) {
+        double factor = uncertainty.coverageFactor(1 - 0.05 / among);
+        return value.abs().mm() > factor * uncertainty.standard() + allowance.mm();
+    }
+
     public boolean differsFromZero() {
         return differsFromZero(Length.ZERO);
     }

@@ -14,6 +14,7 @@ import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.PerCorner;
 import abbex.core.vehicle.PerEnd;
+import abbex.core.vehicle.Seat;
 import abbex.core.vehicle.Tyre;
 import abbex.core.vehicle.Vehicle;
 import abbex.core.vehicle.VehicleKind;
@@ -146,6 +147,34 @@ class OnPurposeTest {
         assertFalse(codes(drops).contains("STATE_DIFFERS"), codes(drops).toString());
         assertEquals(
                 12.7, finding(drops, HeightFinding.WheelsTakenOff.class).up().mm(), 1e-6);
+    }
+
+    /** Tires smaller by 1/2 in of radius, told, lower a motorcycle’s seat and no axle of it: nothing is misread. */
+    @Test
+    void other_tires_are_taken_off_a_seat_too() {
+        Vehicle machine = Vehicle.of(VehicleKind.MOTORCYCLE).withWheelbase(Length.ofMm(1500));
+        PerEnd<Optional<Tyre>> was = PerEnd.of(end -> Optional.of(Tyre.of(Length.ofNm(645_400_000))));
+        PerEnd<Optional<Tyre>> is = PerEnd.of(end -> Optional.of(Tyre.of(Length.ofMm(620))));
+        HeightSheet before = seat("32", "13", "14")
+                .basis(Basis.USUAL.wheels(new SheetWheels(false, was)))
+                .state(SheetState.of(Map.of(), Map.of(SheetState.Item.WHEEL_SET, "winter")))
+                .done();
+        HeightSheet after = seat("30 1/2", "12", "13")
+                .basis(lowered(OnPurpose.NOTHING).wheels(new SheetWheels(false, is)))
+                .state(SheetState.of(Map.of(), Map.of(SheetState.Item.WHEEL_SET, "summer")))
+                .done();
+        DropSheet drops = Assessment.of(machine, List.of(before, after), Advertised.NOTHING, Limits.USUAL)
+                .drops();
+        assertFalse(codes(drops).contains("SEAT_OUTSIDE"), codes(drops).toString());
+        assertFalse(codes(drops).contains("STATE_DIFFERS"), codes(drops).toString());
+        assertEquals(
+                -12.7, finding(drops, HeightFinding.WheelsTakenOff.class).up().mm(), 1e-6);
+    }
+
+    private static Sheets seat(String seat, String front, String rear) {
+        return sheet().at(Seat.SEAT, PointMethod.SEAT, seat)
+                .at(End.FRONT, PointMethod.AX, front)
+                .at(End.REAR, PointMethod.AX, rear);
     }
 
     /** A driver of 80 kg who was told sinks it by some 8 mm, and no kit is judged by that. */
