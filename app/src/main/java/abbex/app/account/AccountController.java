@@ -51,6 +51,8 @@ class AccountController {
         model.addAttribute("zone", likes.zone().getId());
         model.addAttribute("theme", likes.theme());
         model.addAttribute("keys", likes.singleKeys());
+        model.addAttribute("paint", likes.paint().map(Enum::name).orElse(""));
+        model.addAttribute("paints", Person.Paint.values());
         model.addAttribute("hasPin", pins.has(me.id()));
         model.addAttribute("second", second.on(me.id()));
         model.addAttribute("codesLeft", second.recoveryCodesLeft(me.id()));
@@ -76,6 +78,7 @@ class AccountController {
             @RequestParam(defaultValue = "") String zone,
             @RequestParam(defaultValue = "auto") String theme,
             @RequestParam(defaultValue = "false") boolean keys,
+            @RequestParam(defaultValue = "") String paint,
             HttpServletRequest request,
             Model model) {
         Form form = Form.blank(me, words);
@@ -91,7 +94,13 @@ class AccountController {
             String shown = theme.equals("bright") || theme.equals("dim") ? theme : "auto";
             people.setLikes(
                     me.id(),
-                    new Person.Likes(People.unit(unit), marks.orElseThrow(), where.orElseThrow(), shown, keys));
+                    new Person.Likes(
+                            People.unit(unit),
+                            marks.orElseThrow(),
+                            where.orElseThrow(),
+                            shown,
+                            keys,
+                            Person.Paint.named(paint)));
             return new ModelAndView("redirect:/account?kept");
         }
         account(me, request, model);
@@ -100,6 +109,7 @@ class AccountController {
         model.addAttribute("zone", zone);
         model.addAttribute("theme", theme);
         model.addAttribute("keys", keys);
+        model.addAttribute("paint", paint);
         return unfit(model, form);
     }
 
@@ -118,7 +128,7 @@ class AccountController {
             return ResponseEntity.badRequest().build();
         }
         Person.Likes l = me.likes();
-        people.setLikes(me.id(), new Person.Likes(l.unit(), l.tape(), l.zone(), theme, l.singleKeys()));
+        people.setLikes(me.id(), new Person.Likes(l.unit(), l.tape(), l.zone(), theme, l.singleKeys(), l.paint()));
         return ResponseEntity.noContent().build();
     }
 

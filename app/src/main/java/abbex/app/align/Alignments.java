@@ -3,6 +3,7 @@ package abbex.app.align;
 import abbex.app.arrive.Job;
 import abbex.app.arrive.StayValues;
 import abbex.app.facts.Fact;
+import abbex.app.measure.JobSheets;
 import abbex.app.measure.Sheets;
 import abbex.app.page.Numerals;
 import abbex.app.page.Reader;
@@ -15,6 +16,7 @@ import abbex.core.electronics.Electronics;
 import abbex.core.electronics.VehicleSystem;
 import abbex.core.figure.Finding;
 import abbex.core.heights.Method;
+import abbex.core.units.Length;
 import abbex.core.vehicle.Corner;
 import java.util.ArrayList;
 import java.util.List;
@@ -107,25 +109,27 @@ public class Alignments {
         return facts;
     }
 
-    /** The heights that stand now, corner by corner: whoever aligns must not turn them away. Safe for a page. */
+    /**
+     * The heights that stand now, corner by corner, suspected readings held out: whoever aligns must not turn them away. Safe
+     * for a page.
+     */
     public List<String> hold(Job job, Reader reader) {
-        return sheets.of(job.shop(), job.id())
-                .now()
+        JobSheets all = sheets.of(job.shop(), job.id());
+        int newest = all.sheets().size() - 1;
+        return all.now()
                 .flatMap(sheet -> Stream.of(Method.HF, Method.RIM, Method.GF)
                         .filter(way -> sheet.heights().complete(way))
-                        .findFirst()
-                        .map(way -> Corner.WALK.stream()
-                                .map(corner -> Numerals.html(words.say(
-                                        "align.hold.height",
-                                        reader,
-                                        "place",
-                                        corner.code(),
-                                        "height",
-                                        sheet.heights()
-                                                .at(corner, way)
-                                                .orElseThrow()
-                                                .value())))
-                                .toList()))
+                        .findFirst())
+                .flatMap(way -> all.judge(job).heights(newest, way))
+                .map(stands -> Corner.WALK.stream()
+                        .map(corner -> Numerals.html(words.say(
+                                "align.hold.height",
+                                reader,
+                                "place",
+                                corner.code(),
+                                "height",
+                                Length.ofRoundedMm(stands.mm()[corner.ordinal()]))))
+                        .toList())
                 .orElse(List.of());
     }
 

@@ -12,6 +12,7 @@ public class ClearancePlaceWords extends Wording {
     public ClearancePlaceWords() {
         named(ProbePlace.class, "probe.");
         named(Remedy.class, "remedy.");
+        named(ClearanceFinding.Swept.class, "swept.");
         of(
                 ClearanceFinding.At.class,
                 (at, words, reader) -> words.say(

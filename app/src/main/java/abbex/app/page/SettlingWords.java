@@ -1,5 +1,6 @@
 package abbex.app.page;
 
+import abbex.core.setting.Forecast;
 import abbex.core.setting.SettingFinding;
 import abbex.core.settling.SettlingFinding;
 import abbex.core.settling.Watch;
@@ -12,6 +13,7 @@ import org.springframework.stereotype.Component;
 public class SettlingWords extends Wording {
     public SettlingWords() {
         of(Distance.class, (distance, words, reader) -> distance(distance, reader));
+        named(Forecast.Exchanged.class, "exchanged.");
         of(SettingFinding.Methods.class, (ways, words, reader) -> words.list(ways.methods(), reader));
         of(SettingFinding.Corners.class, (corners, words, reader) -> words.list(corners.corners(), reader));
         named(Watch.class, "watch.");

@@ -28,7 +28,7 @@ import org.springframework.stereotype.Service;
 public class People implements StaysSo {
     private static final String COLUMNS = """
             select p.id, p.shop_id, s.name as shop_name, p.sign_in_name, p.display_name, p.initials, p.role,
-                   p.password_hash, p.must_change, p.unit, p.tape, p.zone, p.theme, p.single_keys
+                   p.password_hash, p.must_change, p.unit, p.tape, p.zone, p.theme, p.single_keys, p.paint
               from person p join shop s on s.id = p.shop_id
             """;
 
@@ -144,7 +144,7 @@ public class People implements StaysSo {
 
     public void setLikes(UUID person, Person.Likes likes) {
         jdbc.sql("""
-                update person set unit = :unit, tape = :tape, zone = :zone, theme = :theme, single_keys = :keys
+                update person set unit = :unit, tape = :tape, zone = :zone, theme = :theme, single_keys = :keys, paint = :paint
                  where id = :id
                 """)
                 .param("unit", likes.unit().symbol())
@@ -152,6 +152,7 @@ public class People implements StaysSo {
                 .param("zone", likes.zone().getId())
                 .param("theme", likes.theme())
                 .param("keys", likes.singleKeys())
+                .param("paint", likes.paint().map(Enum::name).orElse(""))
                 .param("id", person.toString())
                 .update();
     }
@@ -269,7 +270,8 @@ public class People implements StaysSo {
                         Graduation.parse(row.getString("tape")).orElseThrow(),
                         ZoneId.of(row.getString("zone")),
                         row.getString("theme"),
-                        row.getBoolean("single_keys")));
+                        row.getBoolean("single_keys"),
+                        Person.Paint.named(row.getString("paint"))));
     }
 
     /** The unit by its symbol as it is stored. */

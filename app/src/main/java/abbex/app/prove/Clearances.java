@@ -19,7 +19,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
 /** What clears at a stay's corners, for other stations: every corner where something is known. */
@@ -103,15 +102,32 @@ public class Clearances {
     /** Of each place the worse of what is planned for the wheel and what stands there: no plan makes a place clear. */
     private List<ClearanceFinding> worst(Job job, CornerCase corner) {
         Map<UUID, ClearanceFinding> worst = new LinkedHashMap<>();
-        Stream.concat(Stream.of(corner), cases.asItStands(job, corner.corner()).stream())
-                .flatMap(c -> c.judged().stream())
-                .forEach(j -> j.verdict()
-                        .finding(corner.corner(), j.known().probed().probe().clock())
-                        .ifPresent(f -> worst.merge(
-                                j.known().id(),
-                                f,
-                                (one, other) -> Finding.WORST_FIRST.compare(one, other) <= 0 ? one : other)));
+        boolean there = cases.standsAsPlanned(job, corner.corner());
+        judged(corner, there ? ClearanceFinding.Swept.BOTH : ClearanceFinding.Swept.PLANNED)
+                .forEach(worst::put);
+        cases.asItStands(job, corner.corner())
+                .ifPresent(standing -> judged(standing, ClearanceFinding.Swept.STANDING)
+                        .forEach((id, finding) -> worst.merge(id, finding, Clearances::worse)));
         return List.copyOf(worst.values());
+    }
+
+    private static Map<UUID, ClearanceFinding> judged(CornerCase corner, ClearanceFinding.Swept as) {
+        Map<UUID, ClearanceFinding> found = new LinkedHashMap<>();
+        corner.judged()
+                .forEach(j -> j.verdict()
+                        .finding(corner.corner(), j.known().probed().probe().clock(), as)
+                        .ifPresent(f -> found.put(j.known().id(), f)));
+        return found;
+    }
+
+    private static ClearanceFinding worse(ClearanceFinding planned, ClearanceFinding standing) {
+        ClearanceFinding worse = Finding.WORST_FIRST.compare(planned, standing) <= 0 ? planned : standing;
+        return planned instanceof ClearanceFinding.Touches one && standing instanceof ClearanceFinding.Touches other
+                ? new ClearanceFinding.Touches(
+                        one.place(),
+                        one.into().value().compareTo(other.into().value()) >= 0 ? one.into() : other.into(),
+                        ClearanceFinding.Swept.BOTH)
+                : worse;
     }
 
     /** A gap was measured at a wheel, or a drive left a mark. */

@@ -121,14 +121,25 @@ class CornerCases {
     /** On the wheels that it stands on, as low as it stands; empty where that is what is planned, or not known. */
     Optional<CornerCase> asItStands(Job job, WheelPlace corner) {
         Optional<Fitment> on = mounted.on(job, corner.end());
-        boolean lowered = heights.of(job)
-                .newestStage()
-                .filter(stage -> stage != Stage.AS_ARRIVED)
-                .isPresent();
-        return lowered
+        return lowered(job)
                 ? on.filter(wheels -> !same(job, corner, wheels))
                         .map(wheels -> of(job, corner, wheels, heights.of(job)))
                 : Optional.empty();
+    }
+
+    private boolean lowered(Job job) {
+        return heights.of(job)
+                .newestStage()
+                .filter(stage -> stage != Stage.AS_ARRIVED)
+                .isPresent();
+    }
+
+    /** It was lowered, and stands on the wheels and as low as is planned. */
+    boolean standsAsPlanned(Job job, WheelPlace corner) {
+        return lowered(job)
+                && mounted.on(job, corner.end())
+                        .filter(wheels -> same(job, corner, wheels))
+                        .isPresent();
     }
 
     /** What is planned stands there already. */

@@ -20,6 +20,7 @@ import abbex.core.kit.EndPlan;
 import abbex.core.setting.Adjuster;
 import abbex.core.setting.Aim;
 import abbex.core.setting.Car;
+import abbex.core.setting.Forecast;
 import abbex.core.setting.How;
 import abbex.core.setting.Option;
 import abbex.core.setting.SettingSolver;
@@ -148,7 +149,29 @@ final class SetCase {
 
     /** A reading is suspected, and without it the others do not tell how it stands: nothing is turned by that. */
     boolean doubtful() {
-        return !suspects().isEmpty() && stands().isEmpty();
+        return !suspects().isEmpty() && stands().isEmpty() || exchanged().isPresent();
+    }
+
+    /** What was typed since the last turn goes with what was expected once sides or ends are exchanged. */
+    Optional<Forecast.Exchanged> exchanged() {
+        if (moves.isEmpty() || !toMeasure().isEmpty() || !changed().isEmpty()) {
+            return Optional.empty();
+        }
+        Settings.Move last = moves.get(moves.size() - 1);
+        double[] expected = last.heights().clone();
+        double[] standard = new double[expected.length];
+        for (Corner corner : Corner.WALK) {
+            int c = corner.ordinal();
+            expected[c] += last.does().of(corner, method);
+            // Read twice, and set down twice.
+            standard[c] = Math.hypot(
+                    Math.sqrt(2)
+                            * Math.hypot(
+                                    SCATTER,
+                                    height(corner).estimate().uncertainty().standard()),
+                    last.does().standard().get(corner));
+        }
+        return new Forecast(expected, standard).typed(taped());
     }
 
     /** Heights as they stand, mm; while something was turned and not measured, as they were measured last. */

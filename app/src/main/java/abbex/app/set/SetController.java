@@ -130,6 +130,10 @@ class SetController {
         if (form.fits() && !at.toMeasure().isEmpty()) {
             form.problem("locked", "problem.set.measure", "places", words.list(at.toMeasure(), Reader.of(me)));
         }
+        if (form.fits() && at.exchanged().isPresent()) {
+            form.problem(
+                    "locked", "problem.set.exchanged", "which", at.exchanged().get());
+        }
         if (form.fits() && at.doubtful()) {
             form.problem(
                     "locked",
@@ -236,7 +240,9 @@ class SetController {
         page.addObject(
                 "doubt",
                 at.filter(a -> a.told() && a.doubtful())
-                        .map(a -> said.suspect(a.suspects().get(0), "set.suspect.only", reader))
+                        .map(a -> a.exchanged()
+                                .map(which -> said.exchanged(which, reader))
+                                .orElseGet(() -> said.suspect(a.suspects().get(0), "set.suspect.only", reader)))
                         .orElse(null));
         return page;
     }

@@ -28,6 +28,7 @@ public class SetFindings {
                     if (!at.toMeasure().isEmpty()) {
                         found.add(new SettingFinding.TurnedNotMeasured(at.toMeasure()));
                     }
+                    at.exchanged().ifPresent(which -> found.add(new SettingFinding.TypedExchanged(which, at.method())));
                     if (!at.stale().isEmpty()) {
                         found.add(new SettingFinding.ReadBeforeTurned(at.stale()));
                     }

@@ -5,6 +5,7 @@ import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.core.balance.WheelLoads;
 import abbex.core.heights.Outlier;
+import abbex.core.setting.Forecast;
 import abbex.core.setting.How;
 import abbex.core.setting.Option;
 import abbex.core.setting.SettingSolver;
@@ -233,6 +234,10 @@ class SetWords {
     /** Which spot to read again before anything is turned, and what it is taken for until then. */
     SetPage.Line suspect(Outlier first, String key, Reader reader) {
         return look(key, reader, "spot", first.spot(), "read", first.reading().value(), "others", first.probable());
+    }
+
+    SetPage.Line exchanged(Forecast.Exchanged which, Reader reader) {
+        return look("set.exchanged", reader, "which", which);
     }
 
     /** What the rear's target follows, or what has to be measured so that it can. */

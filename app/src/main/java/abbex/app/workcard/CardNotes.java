@@ -101,7 +101,16 @@ class CardNotes {
             case CAPTURED -> captured(step, item, form);
             case PLACED -> placed(job, step, item, form);
             case TIGHTENED -> tightened(step, item, form);
-            case MARKED, LOOSENED -> fastener(step, item, form).flatMap(f -> plain(what, step, item));
+            case MARKED ->
+                fastener(step, item, form)
+                        .map(f -> new Cards.Note(
+                                what,
+                                step.key(),
+                                item,
+                                by.likes().paint().map(Enum::name).orElse(""),
+                                "",
+                                0));
+            case LOOSENED -> fastener(step, item, form).flatMap(f -> plain(what, step, item));
             case FOUND -> found(step, form);
             case ANSWERED -> answered(job, step, item, form);
         };

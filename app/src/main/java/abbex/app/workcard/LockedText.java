@@ -34,7 +34,16 @@ public class LockedText {
         for (Cards.Entry entry : current.entries()) {
             Optional<CardStep> step = current.card().find(entry.step());
             if (entry.what() == Cards.What.MARKED) {
-                markers.add(entry.initials());
+                markers.add(
+                        entry.text().isEmpty()
+                                ? entry.initials()
+                                : words.say(
+                                        "left.marked.in",
+                                        reader,
+                                        "by",
+                                        entry.initials(),
+                                        "color",
+                                        words.say("paint." + entry.text())));
                 marked.add(entry.item());
             } else if (entry.what() == Cards.What.HELD && step.isPresent()) {
                 lock(step.get(), entry)

@@ -119,6 +119,7 @@ class WordsTest {
                 HeightFinding.EndsExchanged.class,
                 HeightFinding.LeftRightTurned.class,
                 HeightFinding.WheelsTakenOff.class,
+                HeightFinding.StateTakenOff.class,
                 HeightFinding.CornersNotRead.class));
         Random random = new Random(11);
         for (int i = 0; i < 24000 && seen.size() < all(HeightFinding.class).size(); i++) {
@@ -218,7 +219,7 @@ class WordsTest {
                     new ClearanceFinding.RemedyPlanned(corner, Remedy.OUTWARD, 5),
                     new ClearanceFinding.ClearanceUnknown()));
             new Verdict(part, new Sweep.Least(20 * random.nextDouble() - 5, new Pose(0, 0, 0)), 1.5, 6)
-                    .finding(corner, random.nextInt(24) / 2.0)
+                    .finding(corner, random.nextInt(24) / 2.0, ClearanceFinding.Swept.values()[random.nextInt(3)])
                     .ifPresent(found::add);
             for (Finding finding : found) {
                 seen.add(finding.getClass());

@@ -229,6 +229,31 @@ class SetOddTest {
         assertEquals(List.of("LF 335 mm", "LR 333 mm", "RF 335 mm", "RR 343 mm"), standing);
     }
 
+    /** Front and rear typed into each other’s fields after a turn: asked about before anything is turned by it. */
+    @Test
+    void what_was_typed_the_other_way_round_orders_no_turn() {
+        String job = received(325, 325, 343, 343);
+        tell(job, THREADS);
+        turned(job, 0);
+        double[] expected = Arrays.stream(Shop.bean(JdbcClient.class)
+                        .sql("select concat_ws(' ', heights, over_hub) from setting_move where job_id = :job")
+                        .param("job", job)
+                        .query(String.class)
+                        .single()
+                        .split(" "))
+                .mapToDouble(Double::parseDouble)
+                .toArray();
+        double front = expected[0] + expected[4];
+        double rear = expected[2] + expected[6];
+        read(job, rear, rear, front, front);
+        assertTrue(page(job).contains(Said.part("set.exchanged").split("\\{")[0]), "the page says which first");
+        HttpResponse<String> again = orla.post("/jobs/" + job + "/set/turned", "done", "1", "locked", "true");
+        assertEquals(422, again.statusCode());
+        assertTrue(orla.get("/jobs/" + job + "/sheet").body().contains(Said.by("exchanged.ENDS")), "so does the sheet");
+        read(job, front, front, rear, rear);
+        assertFalse(page(job).contains(Said.part("set.exchanged").split("\\{")[0]));
+    }
+
     /** What goes in says how it is turned; nothing of it counts before it is taken over. */
     @Test
     void the_plan_fills_in_what_there_is_to_turn() {

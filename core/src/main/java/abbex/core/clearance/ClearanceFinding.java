@@ -22,8 +22,15 @@ public sealed interface ClearanceFinding extends Finding {
         }
     }
 
+    /** What was swept: the wheels and the height that are planned, those that stand there, or both. */
+    enum Swept {
+        PLANNED,
+        STANDING,
+        BOTH
+    }
+
     /** At some pose of the sweep the wheel would go so far into the part. */
-    record Touches(At place, Estimate into) implements ClearanceFinding, Stop {}
+    record Touches(At place, Estimate into, Swept as) implements ClearanceFinding, Stop {}
 
     /** The least air is positive, but more than one in twenty such readings touches. */
     record MayTouch(At place, Estimate air, Length needed) implements ClearanceFinding, Look {}

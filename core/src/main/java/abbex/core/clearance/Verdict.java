@@ -90,11 +90,11 @@ public record Verdict(ProbePlace place, Sweep.Least least, Doubt doubt, double n
     }
 
     /** What is said of the place beside the others of a stay; empty where it clears. */
-    public Optional<ClearanceFinding> finding(WheelPlace wheel, double clock) {
+    public Optional<ClearanceFinding> finding(WheelPlace wheel, double clock, ClearanceFinding.Swept as) {
         ClearanceFinding.At at = new ClearanceFinding.At(wheel, place, clock);
         Estimate air = new Estimate(Length.ofRoundedMm(Math.abs(least.gap())), Uncertainty.known(standard()));
         return switch (word()) {
-            case TOUCHES -> Optional.of(new ClearanceFinding.Touches(at, air));
+            case TOUCHES -> Optional.of(new ClearanceFinding.Touches(at, air, as));
             case CLOSE ->
                 Optional.of(
                         mayTouch()

@@ -94,6 +94,19 @@ public sealed interface HeightFinding extends Finding {
     /** Other wheels, whose tyres were told: what they moved heights by is taken off. */
     record WheelsTakenOff(End place, Length up) implements HeightFinding, Note {}
 
+    /**
+     * A load or a bag’s pressure that was told: what it moved the body by is taken off.
+     *
+     * @param sank at the end that it acts on most, down positive
+     */
+    record StateTakenOff(SheetState.Item item, String before, String now, Estimate sank)
+            implements HeightFinding, Note {
+        @Override
+        public String which() {
+            return item.name();
+        }
+    }
+
     record RimRadiusMoved(Corner place, Length before, Length now, Estimate change) implements HeightFinding, Look {}
 
     record RimRadiusSides(End place, Length left, Length right, Estimate difference) implements HeightFinding, Look {}

@@ -32,6 +32,12 @@ final class KnownChange {
     /** Rates differ and a load lies where it lies: so much of it may be off (ours). */
     private static final double LOAD_OFF = 0.5;
 
+    /**
+     * What helper bags lift a rear end by, mm a kPa: some 80 cm2 of bag over a leaf of 35 N/mm (common practice, from
+     * memory).
+     */
+    private static final double PER_KPA = 0.22;
+
     private final HeightSheet before;
     private final HeightSheet after;
     private final Comparison c;
@@ -102,6 +108,15 @@ final class KnownChange {
         OptionalDouble was = before.state().loadKg();
         OptionalDouble is = after.state().loadKg();
         double sank = was.isEmpty() || is.isEmpty() ? 0 : PER_KG * (is.getAsDouble() - was.getAsDouble());
+        return new Estimate(Length.ofRoundedMm(sank), Uncertainty.known(Math.abs(LOAD_OFF * sank)));
+    }
+
+    /** How far an end sank because helper bags were let down, mm, down positive; they stand at the rear. */
+    Estimate bags(End end) {
+        Optional<Pressure> was = before.state().bags();
+        Optional<Pressure> is = after.state().bags();
+        boolean told = end == End.REAR && was.isPresent() && is.isPresent();
+        double sank = told ? PER_KPA * (was.get().kPa() - is.get().kPa()) : 0;
         return new Estimate(Length.ofRoundedMm(sank), Uncertainty.known(Math.abs(LOAD_OFF * sank)));
     }
 

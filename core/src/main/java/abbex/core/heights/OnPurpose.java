@@ -34,7 +34,7 @@ public record OnPurpose(PerCorner<Double> hub, PerCorner<Double> ground, PerCorn
     }
 
     /** What it does to a height, mm, up positive. */
-    double of(Corner corner, Method method) {
+    public double of(Corner corner, Method method) {
         return (method.hubReferenced() || method == Method.TG ? hub : ground).get(corner);
     }
 

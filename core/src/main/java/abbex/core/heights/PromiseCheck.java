@@ -9,6 +9,7 @@ import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.PerCorner;
 import abbex.core.vehicle.PerEnd;
 import abbex.core.vehicle.Seat;
+import abbex.core.vehicle.WheelPlace;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -57,6 +58,9 @@ final class PromiseCheck {
     /** @param turned what the end was raised by on purpose since: no kit is judged by it, nor by a load that was told */
     private static void judge(Comparison c, Place place, Estimate drop, Estimate turned, Advertised.Range range) {
         Estimate own = drop.plus(turned).minus(c.known().load());
+        if (place instanceof WheelPlace wheel) {
+            own = own.minus(c.known().bags(wheel.end()));
+        }
         Length missing = range.least().minus(own.value());
         Length over = own.value().minus(range.most());
         Length expanded = own.expanded();

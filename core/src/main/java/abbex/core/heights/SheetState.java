@@ -101,6 +101,11 @@ public final class SheetState {
         return any ? OptionalDouble.of(sum) : OptionalDouble.empty();
     }
 
+    /** The pressure of helper bags, where its text is one. */
+    public Optional<Pressure> bags() {
+        return said(Item.BAG_PRESSURE).flatMap(Pressure::parse);
+    }
+
     /** Degrees from 0 to 90 such as {@code 11.5} or {@code 11.5°}; anything else is empty. */
     public static Optional<Angle> degrees(String text) {
         return DEGREES.matcher(text).matches()

@@ -28,11 +28,8 @@ final class StateCheck {
             Optional<String> was = before.said(item);
             Optional<String> is = after.said(item);
             if (was.isPresent() && is.isPresent()) {
-                if (before.differs(after, item) && item == SheetState.Item.WHEEL_SET && told(c)) {
-                    wheels(c);
-                } else if (before.differs(after, item)) {
-                    c.say(new HeightFinding.StateDiffers(
-                            item == SheetState.Item.BAY ? Severity.NOTE : Severity.LOOK, item, was.get(), is.get()));
+                if (before.differs(after, item)) {
+                    differs(c, item, was.get(), is.get());
                 }
             } else if (was.isPresent() || is.isPresent()) {
                 c.say(new HeightFinding.StateHalfTaken(item, was.or(() -> is).get()));
@@ -51,6 +48,20 @@ final class StateCheck {
         }
         if (!neither.isEmpty()) {
             c.say(new HeightFinding.StateNotTaken(List.copyOf(neither)));
+        }
+    }
+
+    private static void differs(Comparison c, SheetState.Item item, String was, String is) {
+        if (item == SheetState.Item.WHEEL_SET && told(c)) {
+            wheels(c);
+        } else if (item == SheetState.Item.LOAD && c.known().loadsTold()) {
+            c.say(new HeightFinding.StateTakenOff(item, was, is, c.known().load()));
+        } else if (item == SheetState.Item.BAG_PRESSURE
+                && c.known().bags(End.REAR).value().sign() != 0) {
+            c.say(new HeightFinding.StateTakenOff(item, was, is, c.known().bags(End.REAR)));
+        } else {
+            c.say(new HeightFinding.StateDiffers(
+                    item == SheetState.Item.BAY ? Severity.NOTE : Severity.LOOK, item, was, is));
         }
     }
 

@@ -30,6 +30,13 @@ public sealed interface SettingFinding extends Finding {
         }
     }
 
+    /** What was typed after the last turn is what was expected, but for sides or ends that stand in each other’s places. */
+    record TypedExchanged(Place place, Forecast.Exchanged what, Methods ways) implements SettingFinding, Look {
+        public TypedExchanged(Forecast.Exchanged what, Method way) {
+            this(Whole.VEHICLE, what, new Methods(List.of(way)));
+        }
+    }
+
     /** Something was turned, and these corners were not measured since. */
     record TurnedNotMeasured(Place place, Corners corners) implements SettingFinding, Look {
         public TurnedNotMeasured(List<Corner> corners) {

@@ -26,7 +26,9 @@ import org.junit.jupiter.api.Test;
 
 class JobVerdictTest {
     private static final Finding TOUCHES = new ClearanceFinding.Touches(
-            new ClearanceFinding.At(Corner.LF, ProbePlace.STRUT, 12), new Estimate(Length.ofMm(3), Uncertainty.NONE));
+            new ClearanceFinding.At(Corner.LF, ProbePlace.STRUT, 12),
+            new Estimate(Length.ofMm(3), Uncertainty.NONE),
+            ClearanceFinding.Swept.STANDING);
     private static final Finding STUDS = new WheelFinding.StudsShort(End.REAR, "4", "6.5");
     private static final Finding PASSES = new GroundFinding.Passes("lip", Length.ofMm(40));
     private static final Finding LAMP =
@@ -94,8 +96,9 @@ class JobVerdictTest {
         for (double gap = -4; gap < 14; gap += 0.25) {
             for (double standard : new double[] {0.3, 1.5, 4}) {
                 Verdict one = new Verdict(ProbePlace.STRUT, new Sweep.Least(gap, new Pose(0, 0, 0)), standard, 5);
-                Severity said =
-                        one.finding(Corner.LF, 12).map(Finding::severity).orElse(Severity.CLEAR);
+                Severity said = one.finding(Corner.LF, 12, ClearanceFinding.Swept.PLANNED)
+                        .map(Finding::severity)
+                        .orElse(Severity.CLEAR);
                 assertEquals(
                         switch (one.word()) {
                             case TOUCHES -> Severity.STOP;
