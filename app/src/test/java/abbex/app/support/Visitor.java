@@ -17,6 +17,11 @@ public final class Visitor {
     private static final Pattern TOKEN = Pattern.compile(
             "name=\"_csrf\" (?:type=\"hidden\" )?value=\"([^\"]+)\"|name=\"csrf\" content=\"([^\"]+)\"");
 
+    static {
+        // A connection is given up before the server does: what is sent at that moment would be answered by nothing.
+        System.setProperty("jdk.httpclient.keepalive.timeout", "5");
+    }
+
     private final CookieManager cookies = new CookieManager();
     private final HttpClient client =
             HttpClient.newBuilder().cookieHandler(cookies).build();

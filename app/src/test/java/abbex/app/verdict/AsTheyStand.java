@@ -29,6 +29,9 @@ final class AsTheyStand {
     /** A quarter of those that were promised; fewer for who is at it. */
     private static final int STAYS = Integer.getInteger("abbex.stays", 500) / 4;
 
+    /** One of them by its number, for who looks for a cause. */
+    static final int ONLY = Integer.getInteger("abbex.stay", -1);
+
     private final String kind;
     private final long seed;
     private final DrawnStay.Hands hands = new DrawnStay.Hands();
@@ -45,7 +48,7 @@ final class AsTheyStand {
     }
 
     void run() {
-        for (int i = 0; i < STAYS; i++) {
+        for (int i = Math.max(0, ONLY); i < (ONLY < 0 ? STAYS : ONLY + 1); i++) {
             Random random = new Random(seed + i);
             DrawnStay stay = new DrawnStay(hands, kind, random, i % 3 != 0);
             work(stay, random, kind + " " + i);

@@ -34,6 +34,11 @@ abstract class DrawnBody {
     /** Springs go in: about as advertised, with what is usual between kits and sides. */
     abstract void lower(double advertised);
 
+    /** So far a kit is honestly off: it is within 1/4 in of what its box says, as handbooks call usual. */
+    static double off(Random random) {
+        return Math.max(-5, Math.min(5, 1.5 * random.nextGaussian()));
+    }
+
     /** All of it comes down by so much more. */
     abstract void further(double mm);
 
@@ -99,8 +104,8 @@ abstract class DrawnBody {
 
         @Override
         void lower(double advertised) {
-            double front = advertised + 1.5 * random.nextGaussian();
-            double rear = advertised + 1.5 * random.nextGaussian();
+            double front = advertised + off(random);
+            double rear = advertised + off(random);
             for (int c = 0; c < 4; c++) {
                 down[c] = (c < 2 ? front : rear) + 0.7 * random.nextGaussian();
             }
@@ -172,7 +177,7 @@ abstract class DrawnBody {
 
         @Override
         void lower(double advertised) {
-            Arrays.setAll(down, e -> advertised + 1.5 * random.nextGaussian());
+            Arrays.setAll(down, e -> advertised + off(random));
         }
 
         @Override

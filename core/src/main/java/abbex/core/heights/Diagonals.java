@@ -85,14 +85,9 @@ final class Diagonals {
 
     /** What turning on purpose did to it: over hubs the tyres give way to other loads. */
     private static Estimate turned(Comparison c, Method method) {
-        Estimate sum = new Estimate(Length.ZERO, Uncertainty.NONE);
-        if (c.known().turned()) {
-            for (Corner corner : Corner.WALK) {
-                Estimate one = c.known().turned(corner, method);
-                sum = corner.diagonalSign() > 0 ? sum.plus(one) : sum.minus(one);
-            }
-        }
-        return sum;
+        return c.known().turned()
+                ? c.known().turnedApart(End.FRONT, method).minus(c.known().turnedApart(End.REAR, method))
+                : new Estimate(Length.ZERO, Uncertainty.NONE);
     }
 
     /** A diagonal that was there before: the body's, the frame's or the floor's own. */

@@ -183,7 +183,10 @@ final class Drops {
                         end,
                         left.get().value(),
                         right.get().value(),
-                        turned(c, end.left(), corners).minus(turned(c, end.right(), corners)));
+                        c.known()
+                                .turnedApart(
+                                        end,
+                                        corners.get(end.left()).bestMethod().orElse(Method.HF)));
         Map<Way, BeforeAfter> sides = new LinkedHashMap<>();
         for (Method method : Method.values()) {
             BeforeAfter of = BeforeAfter.of(leftRight(c.before(), end, method), leftRight(c.after(), end, method));
@@ -206,10 +209,6 @@ final class Drops {
             c.say(new HeightFinding.UnevenDrop(level(c, end) ? Severity.NOTE : Severity.LOOK, end, left, right));
         }
         return uneven;
-    }
-
-    private static Estimate turned(Comparison c, Corner corner, PerCorner<CornerDrop> corners) {
-        return turned(c, corner, corners.get(corner).bestMethod());
     }
 
     /** The sides stand alike now: one of them had sagged, and nothing is to be looked for. */

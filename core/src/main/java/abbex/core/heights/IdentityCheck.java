@@ -58,7 +58,7 @@ final class IdentityCheck {
         }
         // So many are compared that one in twenty each would accuse every other sheet.
         all.stream()
-                .filter(one -> one.difference().differsFromZero(one.allowance(), all.size()))
+                .filter(one -> one.difference().differsFromZero(one.allowance(), all.size(), Comparison.READ_SURE))
                 .forEach(one -> c.say(one.finding()));
         corners.values()
                 .forEach(drop -> frame(c, drop, corners.get(drop.corner().alongside())));

@@ -62,6 +62,17 @@ final class KnownChange {
                 Uncertainty.known(turned.standard().get(corner)));
     }
 
+    /**
+     * What turning on purpose did to left minus right of an end, mm. A body that gives way less on one side gives way more on the
+     * other, so that what the sides may be off by adds up.
+     */
+    Estimate turnedApart(End end, Method method) {
+        double width = turned.standard().get(end.left()) + turned.standard().get(end.right());
+        return new Estimate(
+                Length.ofRoundedMm(turned.of(end.left(), method) - turned.of(end.right(), method)),
+                Uncertainty.known(width));
+    }
+
     /** How far the hub rose over the ground by tyres and pressures that were told, mm; empty where other tyres were not told. */
     Optional<Estimate> tyre(WheelPlace corner) {
         double mm = 0;

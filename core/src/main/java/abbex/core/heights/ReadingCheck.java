@@ -124,7 +124,7 @@ final class ReadingCheck {
         Reading low = readings.get(0);
         Reading high = readings.get(readings.size() - 1);
         Estimate apart = high.estimate(height.point()).minus(low.estimate(height.point()));
-        if (apart.differsFromZero(Length.ZERO, among)) {
+        if (apart.differsFromZero(Length.ZERO, among, Comparison.READ_SURE)) {
             c.say(new HeightFinding.RepeatsDisagree(height.spot(), low.value(), low.who(), high.value(), high.who()));
         }
     }

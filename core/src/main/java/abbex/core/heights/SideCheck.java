@@ -87,7 +87,7 @@ final class SideCheck {
     /** What turning on purpose did to left minus right. */
     private static Estimate turned(Comparison c, End end, Way method) {
         return method instanceof Method at && c.known().turned()
-                ? c.known().turned(end.left(), at).minus(c.known().turned(end.right(), at))
+                ? c.known().turnedApart(end, at)
                 : new Estimate(Length.ZERO, Uncertainty.NONE);
     }
 

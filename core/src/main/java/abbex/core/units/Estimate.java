@@ -42,12 +42,13 @@ public record Estimate(Length value, Uncertainty uncertainty) {
     }
 
     /**
-     * The same where so many are judged at once: what is said of none of them is true of all together at 95 % (Bonferroni).
+     * The same where so many are judged at once: what is said of none of them is true of all together (Bonferroni).
      *
      * @param among how many, at least 1
+     * @param sure of all together, such as 0.95
      */
-    public boolean differsFromZero(Length allowance, int among) {
-        double factor = uncertainty.coverageFactor(1 - 0.05 / among);
+    public boolean differsFromZero(Length allowance, int among, double sure) {
+        double factor = uncertainty.coverageFactor(1 - (1 - sure) / among);
         return value.abs().mm() > factor * uncertainty.standard() + allowance.mm();
     }
 
