@@ -8,6 +8,7 @@ import abbex.core.vehicle.End;
 import abbex.core.vehicle.PerEnd;
 import abbex.core.vehicle.VehicleKind;
 import abbex.core.workcard.Chapter;
+import abbex.core.workcard.Step;
 import abbex.core.workcard.Wanted;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -15,6 +16,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** What a card is for: vehicle, what the kit brings, what else is done in the visit, and in which rounds. */
 final class CardWants {
@@ -36,8 +38,7 @@ final class CardWants {
         book.stream()
                 .filter(chapter -> chapter.kinds().isEmpty() || chapter.kinds().contains(kind))
                 .flatMap(chapter -> chapter.steps().stream())
-                .flatMap(step -> step.when().stream())
-                .map(condition -> condition.replace("!", ""))
+                .flatMap(Step::asks)
                 .forEach(conditions::add);
         List<String> asked = new ArrayList<>();
         FACTS.stream().filter(conditions::contains).forEach(asked::add);
@@ -74,9 +75,9 @@ final class CardWants {
     static Wanted of(Job job, KitValues values, Set<String> facts, List<Set<End>> rounds) {
         Set<String> all = new TreeSet<>(facts);
         for (End end : End.values()) {
-            if (values.at(end, KitField.PERCH).isPresent()
-                    || values.at(end, KitField.TURNS).isPresent()) {
-                all.add("perch");
+            if (Stream.of(KitField.PERCH, KitField.TURNS, KitField.JACK_TURNS)
+                    .anyMatch(field -> values.at(end, field).isPresent())) {
+                all.add(Wanted.PERCH + end.code());
             }
         }
         return new Wanted(

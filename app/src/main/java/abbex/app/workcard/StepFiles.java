@@ -40,6 +40,7 @@ public final class StepFiles {
             "motorcycle",
             "brakes",
             "steering",
+            "uprights",
             "alignment");
 
     private static final JsonMapper JSON = JsonMapper.builder()
@@ -150,7 +151,11 @@ public final class StepFiles {
 
     private record Access(String what, int clips, int screws) {}
 
-    private record Capture(String id, String what, Step.Capture.Kind kind) {}
+    private record Capture(
+            String id,
+            String what,
+            Step.Capture.Kind kind,
+            @Nullable String usual) {}
 
     private record Trap(String step, String what) {}
 
@@ -201,7 +206,7 @@ public final class StepFiles {
                     or(holds),
                     or(cautions),
                     or(captures).stream()
-                            .map(c -> new Step.Capture(c.id(), c.what(), c.kind()))
+                            .map(c -> new Step.Capture(c.id(), c.what(), c.kind(), c.usual() == null ? "" : c.usual()))
                             .toList(),
                     or(fasteners).stream().map(Fastener::of).toList(),
                     or(off),

@@ -1,6 +1,7 @@
 package abbex.app.workcard;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
@@ -24,6 +25,7 @@ import java.util.Random;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 /** What ships: cards of drawn vehicles by it, and files that do not fit. */
@@ -54,7 +56,7 @@ class StepFilesTest {
         });
         Set<String> facts = new TreeSet<>();
         CardWants.FACTS.stream().sorted().filter(f -> random.nextBoolean()).forEach(facts::add);
-        for (String fact : List.of("perch", CardWants.HELPER, "brakes@front", "brakes@rear")) {
+        for (String fact : List.of("perch@front", "perch@rear", CardWants.HELPER, "brakes@front", "brakes@rear")) {
             if (random.nextBoolean()) {
                 facts.add(fact);
             }
@@ -99,6 +101,94 @@ class StepFilesTest {
                                 kind);
                     }
                 }
+            }
+        }
+    }
+
+    /** What may be fitted at an end, by how it is built. */
+    private static List<String> fits(VehicleKind kind, Architecture architecture, End end) {
+        List<String> coils = List.of("spring", "damper", "stop", "isolator", "helper", "ring");
+        if (kind.singleTrack()) {
+            return end == End.REAR ? List.of("spring", "damper", "stop", "isolator", "helper", "ring", "link") : coils;
+        }
+        List<String> more = switch (architecture) {
+            case SOLID_AXLE_LEAF -> List.of("spring", "damper", "stop", "block", "shackle", "saddle", "bag", "spindle");
+            case SOLID_AXLE_COIL -> List.of("bag", "spindle");
+            case OTHER -> List.of("bag", "spindle", "block", "shackle", "saddle", "link");
+            default -> List.of("spindle");
+        };
+        return architecture == Architecture.SOLID_AXLE_LEAF
+                ? more
+                : Stream.concat(coils.stream(), more.stream()).toList();
+    }
+
+    private static Wanted fitting(Random random) {
+        Wanted any = drawn(random);
+        PerEnd<Set<String>> supplied =
+                PerEnd.of(end -> fits(any.kind(), any.architecture().get(end), end).stream()
+                        .filter(part -> random.nextInt(4) == 0)
+                        .collect(Collectors.toCollection(TreeSet::new)));
+        return new Wanted(any.kind(), any.architecture(), supplied, any.facts());
+    }
+
+    /** Every step that ships is done for somebody; every part goes in by a step; nothing is done for a part that is not there. */
+    @Test
+    void steps_follow_the_parts_that_are_there() {
+        Random random = new Random(370);
+        Set<String> reached = new TreeSet<>();
+        for (int i = 0; i < Integer.getInteger("abbex.cards", 1500); i++) {
+            Wanted wanted = fitting(random);
+            Card card = Card.of(BOOK, wanted);
+            card.steps().forEach(step -> reached.add(step.step().id()));
+            CardState.of(card, wanted, List.of()).parts().stream()
+                    .filter(BenchPart::supplied)
+                    .forEach(part -> assertFalse(part.stepless(), () -> part + " goes in by no step of " + wanted));
+            for (CardStep step : card.steps()) {
+                List<String> parts = step.step().asks().filter(PARTS::contains).toList();
+                assertTrue(
+                        parts.isEmpty()
+                                || step.end().isPresent()
+                                        && Stream.concat(
+                                                        wanted
+                                                                .supplied()
+                                                                .get(step.end().get())
+                                                                .stream(),
+                                                        wanted.facts()
+                                                                        .contains("perch@"
+                                                                                + step.end()
+                                                                                        .get()
+                                                                                        .code())
+                                                                ? Stream.of("ring")
+                                                                : Stream.of())
+                                                .anyMatch(parts::contains),
+                        () -> step.key() + " has no part in " + wanted);
+            }
+        }
+        Set<String> shipped = BOOK.stream()
+                .flatMap(chapter -> chapter.steps().stream())
+                .map(Step::id)
+                .collect(Collectors.toCollection(TreeSet::new));
+        assertEquals(shipped, reached);
+    }
+
+    /** Of each fastener the last step of the card tightens it, and no earlier one asks for a figure. */
+    @Test
+    void nothing_is_tightened_before_it_is_opened_for_the_last_time() {
+        Random random = new Random(371);
+        for (int i = 0; i < Integer.getInteger("abbex.cards", 1500) / 3; i++) {
+            Wanted wanted = fitting(random);
+            Card card = Card.of(BOOK, wanted);
+            CardState state = CardState.of(card, wanted, List.of());
+            Set<String> tightened = new HashSet<>();
+            for (CardStep step : card.steps()) {
+                for (Step.Fastener fastener : step.step().fasteners()) {
+                    assertFalse(tightened.contains(step.fastener(fastener)), () -> step.key() + " opens " + fastener);
+                }
+                state.fasteners(step).forEach(f -> tightened.add(step.fastener(f)));
+                assertFalse(
+                        step.step().title().matches(".*\\b(off|out|[Ff]ree|[Ll]oosen|loose|parted)\\b.*")
+                                && !state.fasteners(step).isEmpty(),
+                        () -> step.key() + " opens and asks for a figure");
             }
         }
     }

@@ -84,8 +84,7 @@ public final class Book {
     /** With everything that the steps ask for, so that every arrow is drawn. */
     private static void rings(List<Chapter> book, List<Fault> faults) {
         Set<String> everything = new HashSet<>(Set.of(Wanted.KIT));
-        book.forEach(chapter ->
-                chapter.steps().forEach(step -> step.when().forEach(c -> everything.add(c.replace("!", "")))));
+        book.forEach(chapter -> chapter.steps().forEach(step -> step.asks().forEach(everything::add)));
         for (VehicleKind kind : VehicleKind.values()) {
             for (Architecture architecture : Architecture.values()) {
                 try {

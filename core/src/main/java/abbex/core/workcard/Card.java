@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * The steps of one vehicle in the order in which they are walked.
@@ -88,7 +89,14 @@ public record Card(List<CardStep> steps, Map<String, Set<String>> before, int li
             }
         }
         int[][] before = arrows(steps);
-        Walk.Order order = Walk.order(steps, before, wanted.facts().contains(HELPER));
+        Card near = ordered(steps, turns, before, round, false);
+        Card gathered = wanted.facts().contains(Wanted.HELPER) ? ordered(steps, turns, before, round, true) : near;
+        // Each goes on to what is nearest; now and then that gathers better than gathering does.
+        return gathered.calls() <= near.calls() ? gathered : near;
+    }
+
+    private static Card ordered(List<CardStep> steps, List<Step> turns, int[][] before, int round, boolean gather) {
+        Walk.Order order = Walk.order(steps, before, gather);
         Map<String, Set<String>> keys = new HashMap<>();
         for (int i = 0; i < steps.size(); i++) {
             Set<String> all = new LinkedHashSet<>();
@@ -99,9 +107,6 @@ public record Card(List<CardStep> steps, Map<String, Set<String>> before, int li
         }
         return new Card(turned(steps, order.indices(), turns, keys, round), keys, order.lifts());
     }
-
-    /** Someone alone who calls for a second pair of hands: what needs two is gathered. */
-    private static final String HELPER = "helper";
 
     private static void place(List<CardStep> steps, Chapter chapter, Step step, Wanted wanted, int round) {
         List<End> ends = new ArrayList<>();
@@ -133,7 +138,9 @@ public record Card(List<CardStep> steps, Map<String, Set<String>> before, int li
     private static boolean fits(Step step, Wanted wanted, Optional<End> end) {
         for (String condition : step.when()) {
             boolean not = condition.startsWith("!");
-            if (wanted.is(not ? condition.substring(1) : condition, end) == not) {
+            boolean is = Stream.of((not ? condition.substring(1) : condition).split("[|]"))
+                    .anyMatch(one -> wanted.is(one, end));
+            if (is == not) {
                 return false;
             }
         }

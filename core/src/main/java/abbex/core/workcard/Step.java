@@ -26,7 +26,7 @@ import java.util.stream.Stream;
  * @param before ids of steps that it comes before at the same place
  * @param traps later steps after which something of it cannot be done any more: it comes before those too
  * @param locks of adjusters that it turns; each is a hold of it, and of every step in which the vehicle moves by itself
- * @param when what must hold of the job, all of it; with ! in front what must not
+ * @param when what must hold of the job, all of it; with ! in front what must not; of several apart by | one is enough
  * @param role what the card itself has to know of it
  */
 public record Step(
@@ -96,8 +96,16 @@ public record Step(
         public static final Access NONE = new Access("", 0, 0);
     }
 
-    /** Something to write down: a serial number, clicks, a thread that shows, a clock position, a photo. */
-    public record Capture(String id, String what, Kind kind) {
+    /**
+     * Something to write down: a serial number, clicks, a thread that shows, a clock position, a photo.
+     *
+     * @param usual what is written down by one tap where all is as it should be; empty where nothing is usual
+     */
+    public record Capture(String id, String what, Kind kind, String usual) {
+        public Capture(String id, String what, Kind kind) {
+            this(id, what, kind, "");
+        }
+
         /** What it is. */
         public enum Kind {
             TEXT,
@@ -164,6 +172,12 @@ public record Step(
     /** What must be true before it is ticked, its locks last. */
     public List<String> allHolds() {
         return Stream.concat(holds.stream(), locks.stream()).toList();
+    }
+
+    /** Every part, fact or end that it is asked for by. */
+    public Stream<String> asks() {
+        return when.stream()
+                .flatMap(condition -> Stream.of(condition.replace("!", "").split("[|]")));
     }
 
     /** A step of this id comes after it at the same place. */

@@ -25,6 +25,12 @@ public record Wanted(
     /** The kit brings something to an end. */
     static final String KIT = "kit";
 
+    /** Someone alone who calls for a second pair of hands: what needs two is gathered. A helper spring is a part. */
+    static final String HELPER = "helper";
+
+    /** An adjuster of the kit is set at an end, whose code is behind it; it is of the kit, not of what else is done. */
+    public static final String PERCH = "perch@";
+
     /** All ends at once. */
     public Wanted(
             VehicleKind kind, PerEnd<Architecture> architecture, PerEnd<Set<String>> supplied, Set<String> facts) {
@@ -51,7 +57,9 @@ public record Wanted(
                         kind,
                         architecture,
                         supplied,
-                        facts.stream().filter(fact -> !fact.contains("@")).collect(Collectors.toUnmodifiableSet()),
+                        facts.stream()
+                                .filter(fact -> !fact.contains("@") || fact.startsWith(PERCH))
+                                .collect(Collectors.toUnmodifiableSet()),
                         rounds);
     }
 
@@ -60,15 +68,19 @@ public record Wanted(
         return !supplied.get(end).isEmpty() && rounds.stream().noneMatch(round -> round.contains(end));
     }
 
+    private boolean said(String fact) {
+        return facts.contains(fact) && !fact.equals(HELPER);
+    }
+
     /** What a step asks of the job holds at an end, or anywhere. */
     boolean is(String fact, Optional<End> end) {
         if (end.isEmpty()) {
-            return facts.contains(fact)
+            return said(fact)
                     || facts.stream().anyMatch(f -> f.startsWith(fact + "@"))
                     || supplied.stream().anyMatch(s -> s.contains(fact) || fact.equals(KIT) && !s.isEmpty());
         }
         Set<String> parts = supplied.get(end.get());
-        return facts.contains(fact)
+        return said(fact)
                 || facts.contains(fact + "@" + end.get().code())
                 || fact.equals(end.get().code())
                 || parts.contains(fact)
