@@ -32,7 +32,7 @@ function newest() {
 /** What waits is more certain than what the browser makes of its networks: one that leads nowhere is one to it. */
 const alone = () => !navigator.onLine || queue.holding();
 const waiting = () => queue.ofCard(job);
-const settles = (e) => ['TICKED', 'OTHERWISE'].includes(e.fields.what);
+const settles = (e) => ['TICKED', 'OTHERWISE'].includes(e.fields.what) || e.fields.then === 'done';
 const open = () => {
   const settled = new Set(
     waiting()
@@ -68,8 +68,8 @@ function button() {
     way.href = pageOf(first ? first.dataset.step : open()[0]);
     return way;
   }
-  const { what, item } = first.dataset;
-  if (!['HELD', 'MARKED', 'TICKED'].includes(what)) return tag('p', 'btn act wait', first.textContent);
+  const { what, item = '' } = first.dataset;
+  if (!['HELD', 'HOLDS', 'OFFERED', 'TIGHT', 'MARKED', 'TICKED'].includes(what)) return tag('p', 'btn act wait', first.textContent);
   const form = document.getElementById('press').content.firstElementChild.cloneNode(true);
   field(form, 'what').value = what;
   field(form, 'item').value = item;
@@ -89,6 +89,8 @@ function show() {
   if (alone()) for (const sure of view.querySelectorAll('.sure')) sure.hidden = false;
   const mine = waiting().filter((e) => e.step === step);
   if (!alone() && last.stamp <= Number(asks.dataset.stamp)) return;
+  // A row of steps is counted by the server.
+  view.querySelector('.together')?.remove();
   const act = view.querySelector('.baybar .act');
   const old = act.closest('form') ?? act;
   const now = button();
@@ -96,6 +98,7 @@ function show() {
   now.querySelector?.('button')?.focus();
   for (const e of mine) {
     const { what, item = '' } = e.fields;
+    if (what === 'HOLDS') for (const li of view.querySelectorAll('.holds li')) li.classList.add('held');
     if (what === 'HELD') view.querySelectorAll('.holds li')[Number(item)]?.classList.add('held');
     const form = formOf(what, item);
     waitSign(form);

@@ -101,7 +101,7 @@ class FloorPage {
         ModelAndView model = shown.form().on(new ModelAndView("board"));
         Reader reader = shown.form().reader();
         List<Job> floor = jobs.onTheFloor(me.shop());
-        Map<UUID, JobSheets> all = sheets.of(me.shop(), floor);
+        Map<UUID, JobSheets> all = sheets.of(floor);
         Map<UUID, String> arrivals = kits.arrivals(me.shop());
         List<Standing> everybody = floor.stream()
                 .map(job -> standing(

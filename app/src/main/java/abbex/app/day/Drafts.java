@@ -143,7 +143,7 @@ class Drafts {
                 agreed.of(shop, floor.stream().map(Job::id).toList()),
                 wishes,
                 before);
-        Map<UUID, JobSheets> read = sheets.of(shop, floor);
+        Map<UUID, JobSheets> read = sheets.of(floor);
         Set<UUID> elsewhere = store.plannedBetween(shop, LocalDate.ofInstant(now, rules.zone()), day);
         List<Draft.Item> items = new ArrayList<>();
         List<Job> out = new ArrayList<>();

@@ -145,11 +145,11 @@ public class Sheets {
         });
     }
 
-    /** The sheets of several jobs in two queries, and one a vehicle for its wheels. */
-    public Map<UUID, JobSheets> of(UUID shop, Collection<Job> jobs) {
-        Map<UUID, UUID> vehicles = new LinkedHashMap<>();
-        jobs.forEach(job -> vehicles.put(job.id(), job.vehicle().id()));
-        return read(shop, vehicles);
+    /** The sheets of several jobs, each as it was judged last while nothing was written of its vehicle. */
+    public Map<UUID, JobSheets> of(Collection<Job> jobs) {
+        Map<UUID, JobSheets> sheets = new LinkedHashMap<>();
+        jobs.forEach(job -> sheets.put(job.id(), ofVehicle(job).getOrDefault(job.id(), JobSheets.NONE)));
+        return sheets;
     }
 
     private Map<UUID, JobSheets> read(UUID shop, Map<UUID, UUID> vehicles) {

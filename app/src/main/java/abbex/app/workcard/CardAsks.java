@@ -14,8 +14,13 @@ import org.springframework.stereotype.Component;
 @Component
 class CardAsks {
     /** What is one press; all else is filled in where it stands. */
-    static final Set<String> PRESSED =
-            Set.of(Cards.What.HELD.name(), Cards.What.MARKED.name(), Cards.What.TICKED.name());
+    static final Set<String> PRESSED = Set.of(
+            Cards.What.HELD.name(),
+            Cards.What.MARKED.name(),
+            Cards.What.TICKED.name(),
+            CardPresses.Press.HOLDS.name(),
+            CardPresses.Press.OFFERED.name(),
+            CardPresses.Press.TIGHT.name());
 
     static final String SPEC = "SPEC";
 
@@ -45,9 +50,15 @@ class CardAsks {
 
     List<CardPage.Ask> of(Cards.Current current, CardStep step, List<Blocker> all, Reader reader) {
         List<CardPage.Ask> asks = new ArrayList<>();
+        List<Blocker> holds =
+                all.stream().filter(Blocker.Hold.class::isInstance).toList();
         for (Blocker one : all) {
             if (one instanceof Blocker.Loose loose) {
                 fastener(asks, loose, reader);
+            } else if (one instanceof Blocker.Hold && holds.size() > 1) {
+                if (one == holds.get(0)) {
+                    asks.add(holds(current, step, holds, reader));
+                }
             } else {
                 asks.add(ask(current, step, one, reader));
             }
@@ -61,6 +72,14 @@ class CardAsks {
         return asks;
     }
 
+    /** One thing is left to ask before it is done. */
+    boolean last(Cards.Current current, CardStep step, Reader reader) {
+        return of(current, step, current.state().blockers(step), reader).stream()
+                        .filter(ask -> !ask.met())
+                        .count()
+                == 2;
+    }
+
     private CardPage.Ask ask(Cards.Current current, CardStep step, Blocker one, Reader reader) {
         boolean met = current.state().met(step, one);
         if (one instanceof Blocker.Before before) {
@@ -71,6 +90,18 @@ class CardAsks {
         if (one instanceof Blocker.Hold hold) {
             String text = words.say("fit.hold", reader, "hold", hold.text());
             return new CardPage.Ask(text, Cards.What.HELD.name(), Integer.toString(hold.number()), null, met);
+        }
+        if (one instanceof Blocker.Missing missing
+                && current.state().offered(step, missing.capture()).isPresent()) {
+            String text = words.say(
+                    "fit.ask.offered",
+                    reader,
+                    "what",
+                    missing.capture().what(),
+                    "offered",
+                    current.state().offered(step, missing.capture()).get());
+            return new CardPage.Ask(
+                    text, CardPresses.Press.OFFERED.name(), missing.capture().id(), null, met);
         }
         if (one instanceof Blocker.Missing missing) {
             String text =
@@ -94,26 +125,30 @@ class CardAsks {
                 met);
     }
 
-    /** Its figure, tight, painted: each once the one before is so. */
+    /** All of them in one press: they stand above the button, one under the other. */
+    private CardPage.Ask holds(Cards.Current current, CardStep step, List<Blocker> holds, Reader reader) {
+        return new CardPage.Ask(
+                words.say("fit.holds.all", reader, "count", holds.size()),
+                CardPresses.Press.HOLDS.name(),
+                "",
+                null,
+                holds.stream().allMatch(hold -> current.state().met(step, hold)));
+    }
+
+    /** Its figure, then tight and painted. */
     private void fastener(List<CardPage.Ask> asks, Blocker.Loose loose, Reader reader) {
         String name = loose.fastener().name();
         Tightening.State is = loose.state();
-        boolean tight = is == Tightening.State.UNMARKED || is == Tightening.State.DONE;
         asks.add(new CardPage.Ask(
                 words.say("fit.ask.spec", reader, "name", name),
                 SPEC,
                 loose.key(),
                 null,
                 is != Tightening.State.UNKNOWN));
+        boolean unpainted = is == Tightening.State.UNMARKED;
         asks.add(new CardPage.Ask(
-                words.say("fit.ask.tighten", reader, "name", name),
-                Cards.What.TIGHTENED.name(),
-                loose.key(),
-                null,
-                tight));
-        asks.add(new CardPage.Ask(
-                words.say("fit.mark", reader, "name", name),
-                Cards.What.MARKED.name(),
+                words.say(unpainted ? "fit.mark" : "fit.ask.tight", reader, "name", name),
+                unpainted ? Cards.What.MARKED.name() : CardPresses.Press.TIGHT.name(),
                 loose.key(),
                 null,
                 is == Tightening.State.DONE));

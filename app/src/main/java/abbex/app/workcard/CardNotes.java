@@ -38,8 +38,10 @@ class CardNotes {
     private final Specs specs;
     private final Tips tips;
     private final Photos photos;
+    private final CardPresses presses;
 
-    CardNotes(Cards cards, Specs specs, Tips tips, Photos photos) {
+    CardNotes(Cards cards, Specs specs, Tips tips, Photos photos, CardPresses presses) {
+        this.presses = presses;
         this.tips = tips;
         this.photos = photos;
         this.cards = cards;
@@ -60,6 +62,19 @@ class CardNotes {
             }
             return;
         }
+        UUID client = client(form);
+        Optional<CardPresses.Press> press = CardPresses.Press.of(form.text("what"));
+        if (press.isPresent()) {
+            presses.take(by, job, step, press.get(), form, client, typed(job, form));
+        } else {
+            written(by, job, step, form, client);
+        }
+        if (form.fits() && form.text("then").equals("done")) {
+            presses.done(by, job, step, client, typed(job, form));
+        }
+    }
+
+    private void written(Person by, Job job, CardStep step, Form form, UUID client) {
         Optional<Cards.What> what = Stream.of(Cards.What.values())
                 .filter(w -> w.name().equals(form.text("what")))
                 .findFirst();
@@ -69,7 +84,7 @@ class CardNotes {
         }
         note(by, job, step, what.get(), form)
                 .filter(n -> form.fits())
-                .ifPresent(n -> cards.add(by, job, client(form), typed(job, form), n));
+                .ifPresent(n -> cards.add(by, job, client, typed(job, form), n));
     }
 
     /** The same sent twice is one row; another text from the same page is another. Who sends no name gets one of their own. */
@@ -295,6 +310,9 @@ class CardNotes {
         String field = "spec-" + form.text("item");
         Optional<TorqueText.Parsed.Taken> taken = torque(form, field);
         TorqueSpec.Source source = form.choice("source", TorqueSpec.Source.values(), TorqueSpec.Source.FORUM);
+        if (form.text("source").isEmpty()) {
+            form.problem("source", "problem.fit.source");
+        }
         OptionalDouble angle = form.text("angle").isEmpty() ? OptionalDouble.of(0) : form.number("angle", 0, 720);
         if (taken.isPresent() && !form.text("sure").equals("yes")) {
             bears(fastener.get(), taken.get().most(), field, form);

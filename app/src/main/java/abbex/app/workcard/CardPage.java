@@ -95,7 +95,7 @@ public final class CardPage {
     public record HoldRow(int number, String text, boolean held) {}
 
     /** Something to write down. */
-    public record CaptureRow(String id, String what, String like, String text, String kind) {
+    public record CaptureRow(String id, String what, String like, String text, String kind, String offered) {
         /** A photo that was taken. */
         public boolean taken() {
             return photo() && text.matches("[0-9a-f-]{36}");
@@ -142,9 +142,20 @@ public final class CardPage {
             String word,
             String bears) {}
 
-    /** What the large button says and does: a form's what and item, or the way to another step. */
+    /**
+     * What the large button says and does: a form's what and item, or the way to another step.
+     *
+     * @param done with it the step is
+     */
     public record Act(
-            String text, String what, String item, @Nullable String step) {}
+            String text, String what, String item, @Nullable String step, boolean done) {}
+
+    /**
+     * Steps that may be ticked together.
+     *
+     * @param until key of the last; empty where there are none
+     */
+    public record Together(String until, String text, List<String> titles) {}
 
     /**
      * What a step asks for, in its order; the last is that it is done.
@@ -200,6 +211,7 @@ public final class CardPage {
             boolean waits,
             List<FoundRow> offers,
             Act act,
+            Together together,
             boolean done,
             boolean reopened,
             String otherwise,

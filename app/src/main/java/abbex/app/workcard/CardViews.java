@@ -18,6 +18,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -259,7 +260,8 @@ class CardViews {
                                 c.what(),
                                 words.say("capture.like." + c.kind()),
                                 state.captured(step.key(), c.id()),
-                                c.kind().name()))
+                                c.kind().name(),
+                                state.offered(step, c).orElse("")))
                         .toList(),
                 state.fasteners(step).stream()
                         .map(f -> bolts.row(current, step, f, reader))
@@ -275,6 +277,7 @@ class CardViews {
                                         && offer.id().equals(f.id())))
                         .toList(),
                 act(current, step, reader),
+                together(current, step, reader),
                 state.done(step.key()),
                 state.reopened(step),
                 state.otherwise(step.key()).map(CardEvent.Otherwise::reason).orElse(""),
@@ -322,10 +325,25 @@ class CardViews {
                         Integer.toString(access.screws()));
     }
 
+    /** What is written down or tightened once the work is done: with the last of it the step is. */
+    private static final Set<String> AFTER =
+            Set.of(Cards.What.MARKED.name(), CardPresses.Press.OFFERED.name(), CardPresses.Press.TIGHT.name());
+
+    /** This step and those after it that ask for nothing; none where it is one alone. */
+    private CardPage.Together together(Cards.Current current, CardStep step, Reader reader) {
+        List<CardStep> row = current.begun() ? CardPresses.row(current, step) : List.of();
+        return row.size() < 2
+                ? new CardPage.Together("", "", List.of())
+                : new CardPage.Together(
+                        row.get(row.size() - 1).key(),
+                        words.say("fit.together", reader, "count", row.size()),
+                        row.stream().map(one -> asks.title(one, reader)).toList());
+    }
+
     /** The first thing that keeps it from being ticked is what the large button is about. */
     private CardPage.Act act(Cards.Current current, CardStep step, Reader reader) {
         if (!current.begun()) {
-            return new CardPage.Act(words.say("fit.begin"), "", "", "");
+            return new CardPage.Act(words.say("fit.begin"), "", "", "", false);
         }
         Optional<CardPage.Ask> first = asks.of(current, step, current.state().blockers(step), reader).stream()
                 .filter(ask -> !ask.met())
@@ -335,10 +353,17 @@ class CardViews {
                     words.say("fit.go"),
                     "",
                     "",
-                    current.state().next().map(CardStep::key).orElse(""));
+                    current.state().next().map(CardStep::key).orElse(""),
+                    false);
         }
         CardPage.Ask ask = first.get();
         boolean button = CardAsks.PRESSED.contains(ask.what());
-        return new CardPage.Act(ask.text(), button ? ask.what() : "", ask.item(), ask.step());
+        boolean last = asks.last(current, step, reader) && AFTER.contains(ask.what());
+        return new CardPage.Act(
+                last ? words.say("fit.and.done", reader, "what", ask.text()) : ask.text(),
+                button ? ask.what() : "",
+                ask.item(),
+                ask.step(),
+                last);
     }
 }

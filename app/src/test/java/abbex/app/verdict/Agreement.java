@@ -37,6 +37,8 @@ final class Agreement {
     private static final String CLEAR = Said.by("verdict.clear");
 
     private static final Pattern VERDICT = Pattern.compile("class=\"verdict (\\w+)\"");
+    private static final Pattern BAD =
+            Pattern.compile("[\\[\\]{}]|\\bnull\\b|\\babbex\\.|\\bOptional\\b|\\b\\w{1,40}=\\w");
     private static final Pattern SIGN = Pattern.compile("class=\"sign (\\w+)\"");
 
     private static final List<String> STATIONS = List.of(
@@ -72,7 +74,7 @@ final class Agreement {
         this.reader = reader;
     }
 
-    /** After an act: tag, floor, hand-over, sheet and two of the stations in turn. */
+    /** After an act: tag, floor, hand-over, sheet and one of the stations in turn. */
     void check(DrawnStay stay, String at) {
         Job job = stay.job();
         JobVerdict verdict = verdicts.of(job);
@@ -86,7 +88,6 @@ final class Agreement {
             handOver(stay, verdict, at);
         }
         heights(job, at);
-        station(stay, mark, at);
         station(stay, mark, at);
     }
 
@@ -230,10 +231,30 @@ final class Agreement {
         return html.substring(html.indexOf("<main"));
     }
 
+    /** What is read on a page: without tags, and without what lies in drawings, scripts and styles. */
     private static String text(String html) {
-        return HtmlUtils.htmlUnescape(
-                html.replaceAll("(?s)<(script|style|svg).*?</\\1>", "").replaceAll("<[^>]*>", " "));
+        StringBuilder text = new StringBuilder(html.length() / 2);
+        int at = 0;
+        while (at < html.length()) {
+            int tag = html.indexOf('<', at);
+            text.append(html, at, tag < 0 ? html.length() : tag).append(' ');
+            if (tag < 0) {
+                break;
+            }
+            int end = html.indexOf('>', tag);
+            for (String unread : UNREAD) {
+                if (html.startsWith(unread, tag + 1) && html.indexOf("</" + unread, tag) > 0) {
+                    end = html.indexOf('>', html.indexOf("</" + unread, tag));
+                }
+            }
+            at = end + 1;
+        }
+        return HtmlUtils.htmlUnescape(text.toString());
     }
+
+    private static final List<String> UNREAD = List.of("script", "style", "svg");
+
+    private static final Pattern PLAIN = Pattern.compile("[^\\p{L}\\p{N}]+");
 
     private static String plain(String text) {
         return HtmlUtils.htmlUnescape(text)

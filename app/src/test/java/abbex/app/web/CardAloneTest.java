@@ -20,6 +20,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -63,7 +65,7 @@ class CardAloneTest {
     }
 
     /** All rows of a card as the server took them. */
-    private static List<String> rows(String job) {
+    private static List<String> stored(String job) {
         return Shop.bean(JdbcClient.class)
                 .sql("select what, step, item, text from card_entry where job_id = :job order by seq")
                 .param("job", job)
@@ -101,21 +103,39 @@ class CardAloneTest {
         String what = ask.getAttribute("data-what");
         String item = ask.getAttribute("data-item");
         String at = step(page);
+        int holds = page.locator(".holds li").count();
         String form = "form:has([name=what][value=" + what + "]):has([name=item][value='" + item + "'])";
         switch (what) {
-            case "HELD", "MARKED", "TICKED" ->
+            case "HELD", "HOLDS", "OFFERED", "TIGHT", "MARKED", "TICKED" ->
                 page.locator(".baybar button.act").click();
             case "PLACED" -> page.locator(form + " button[value=BAGGED]").click();
             default -> {
                 page.locator(form + " input.form-control").first().fill(what.equals("CAPTURED") ? "7" : "90 N·m");
                 if (what.equals("SPEC")) {
                     page.locator(form + " input[name=sure]").check();
+                    page.locator(form + " select[name=source]").selectOption("PART_SHEET");
                 }
                 page.locator(form + " button.btn").first().click();
             }
         }
         waits(page, waiting);
-        return what + " " + at + " " + (item == null ? "" : item);
+        return what + " " + at + " " + (what.equals("HOLDS") ? String.valueOf(holds) : item == null ? "" : item);
+    }
+
+    /** What one press says, row by row. */
+    private static Stream<String> rows(String what, String at, String item) {
+        return switch (what) {
+            case "SPEC" -> Stream.of();
+            case "HOLDS" -> IntStream.range(0, Integer.parseInt(item)).mapToObj(i -> "HELD " + at + " " + i);
+            case "OFFERED" -> Stream.of("CAPTURED " + at + " " + item);
+            case "TIGHT" -> Stream.of("TIGHTENED " + at + " " + item, "MARKED " + at + " " + item);
+            default -> Stream.of(what + " " + at + " " + item);
+        };
+    }
+
+    private static Stream<String> rows(String one) {
+        String[] parts = one.split(" ", 3);
+        return rows(parts[0], parts[1], parts[2]);
     }
 
     @Test
@@ -140,10 +160,10 @@ class CardAloneTest {
                 }
                 assertTrue(waiting < 200, () -> "no end: " + done);
             }
-            assertTrue(done.stream().anyMatch(d -> d.startsWith("MARKED")), done.toString());
+            assertTrue(done.stream().anyMatch(d -> d.startsWith("TIGHT")), done.toString());
             screen.alone(false);
             assertThat(page.locator("#waits")).isHidden();
-            assertEquals(done.stream().filter(d -> !d.startsWith("SPEC")).toList(), rows(job));
+            assertEquals(done.stream().flatMap(CardAloneTest::rows).toList(), stored(job));
             page.navigate(page.url().replaceAll("/fit/.*", "/fit"));
             assertThat(page.locator("li[data-key='strut-in@LF']")).hasClass("clear");
         }
@@ -175,8 +195,8 @@ class CardAloneTest {
             assertThat(page.locator("#notice"))
                     .containsText(Said.part("script.card.refused").strip());
             assertTrue(
-                    rows(job).stream().noneMatch(r -> r.startsWith("TICKED " + at)),
-                    rows(job).toString());
+                    stored(job).stream().noneMatch(r -> r.startsWith("TICKED " + at)),
+                    stored(job).toString());
         }
     }
 
@@ -228,7 +248,7 @@ class CardAloneTest {
             assertThat(page.locator("#waits")).isHidden();
             assertThat(page.locator("form.photo img")).isVisible();
             assertEquals(2560, ((Number) page.locator("form.photo img").evaluate("i => i.naturalWidth")).intValue());
-            assertEquals(List.of("CAPTURED strut-access@LF photo"), rows(job));
+            assertEquals(List.of("CAPTURED strut-access@LF photo"), stored(job));
         }
     }
 }

@@ -129,6 +129,7 @@ interface CardHand {
                 Locator unknown =
                         page.locator(".fastener[data-state=UNKNOWN] form.spec").first();
                 hand.type(unknown.locator("input.form-control").first(), usual(unknown));
+                unknown.locator("select[name=source]").selectOption("SERVICE_MANUAL");
                 press(page, hand, unknown.locator("button.btn").first());
             }
             default -> {

@@ -99,6 +99,19 @@ public final class CardState {
         return captured.getOrDefault(step, Map.of()).getOrDefault(capture, "");
     }
 
+    /** What may be written down by one tap: what is usual, else what was written of the same step at another place. */
+    public Optional<String> offered(CardStep step, Step.Capture capture) {
+        if (!capture.usual().isEmpty()) {
+            return Optional.of(capture.usual());
+        }
+        return card.steps().stream()
+                .filter(other -> other.step().id().equals(step.step().id()) && !other.equals(step))
+                .filter(other -> capture.kind() != Step.Capture.Kind.PHOTO)
+                .map(other -> captured(other.key(), capture.id()))
+                .filter(text -> !text.isEmpty())
+                .reduce((first, last) -> last);
+    }
+
     public Tightening tightening(String fastener) {
         return Tightening.of(fastened.getOrDefault(fastener, List.of()));
     }
