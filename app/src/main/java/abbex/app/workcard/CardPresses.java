@@ -114,6 +114,11 @@ class CardPresses {
     }
 
     private List<Cards.Note> offered(Job job, CardStep step, Form form) {
+        List<Blocker> blockers = cards.of(job).state().blockers(step);
+        if (blockers.stream().anyMatch(Blocker.Before.class::isInstance)) {
+            form.problem("what", "problem.fit.blocked", "count", Integer.toString(blockers.size()));
+            return List.of();
+        }
         Optional<Cards.Note> note = step.step().captures().stream()
                 .filter(c -> c.id().equals(form.text("item")))
                 .findFirst()

@@ -261,7 +261,7 @@ class CardViews {
                                 words.say("capture.like." + c.kind()),
                                 state.captured(step.key(), c.id()),
                                 c.kind().name(),
-                                state.offered(step, c).orElse("")))
+                                ahead(blockers) ? "" : state.offered(step, c).orElse("")))
                         .toList(),
                 state.fasteners(step).stream()
                         .map(f -> bolts.row(current, step, f, reader))
@@ -290,6 +290,11 @@ class CardViews {
                 parts.size(),
                 asks.ahead(current, step, reader),
                 UUID.randomUUID().toString());
+    }
+
+    /** Steps before it are open: what is usual there cannot have been looked at yet. */
+    private static boolean ahead(List<Blocker> blockers) {
+        return blockers.stream().anyMatch(Blocker.Before.class::isInstance);
     }
 
     /** More tips than that nobody reads under a car. */
@@ -336,7 +341,9 @@ class CardViews {
                 ? new CardPage.Together("", "", List.of())
                 : new CardPage.Together(
                         row.get(row.size() - 1).key(),
-                        words.say("fit.together", reader, "count", row.size()),
+                        row.size() == 2
+                                ? words.say("fit.together.one")
+                                : words.say("fit.together", reader, "count", row.size() - 1),
                         row.stream().map(one -> asks.title(one, reader)).toList());
     }
 
