@@ -54,7 +54,7 @@ class CardAsks {
                 all.stream().filter(Blocker.Hold.class::isInstance).toList();
         for (Blocker one : all) {
             if (one instanceof Blocker.Loose loose) {
-                fastener(asks, loose, reader);
+                figure(asks, loose, reader);
             } else if (one instanceof Blocker.Hold && holds.size() > 1) {
                 if (one == holds.get(0)) {
                     asks.add(holds(current, step, holds, reader));
@@ -63,6 +63,7 @@ class CardAsks {
                 asks.add(ask(current, step, one, reader));
             }
         }
+        tight(asks, all, reader);
         asks.add(new CardPage.Ask(
                 words.say("fit.done"),
                 Cards.What.TICKED.name(),
@@ -135,23 +136,43 @@ class CardAsks {
                 holds.stream().allMatch(hold -> current.state().met(step, hold)));
     }
 
-    /** Its figure, then tight and painted. */
-    private void fastener(List<CardPage.Ask> asks, Blocker.Loose loose, Reader reader) {
-        String name = loose.fastener().name();
-        Tightening.State is = loose.state();
+    private void figure(List<CardPage.Ask> asks, Blocker.Loose loose, Reader reader) {
         asks.add(new CardPage.Ask(
-                words.say("fit.ask.spec", reader, "name", name),
+                words.say("fit.ask.spec", reader, "name", loose.fastener().name()),
                 SPEC,
                 loose.key(),
                 null,
-                is != Tightening.State.UNKNOWN));
-        boolean unpainted = is == Tightening.State.UNMARKED;
-        asks.add(new CardPage.Ask(
-                words.say(unpainted ? "fit.mark" : "fit.ask.tight", reader, "name", name),
-                unpainted ? Cards.What.MARKED.name() : CardPresses.Press.TIGHT.name(),
-                loose.key(),
-                null,
-                is == Tightening.State.DONE));
+                loose.state() != Tightening.State.UNKNOWN));
+    }
+
+    /** Once all figures are there: one bolt by its name, several in one press. */
+    private void tight(List<CardPage.Ask> asks, List<Blocker> all, Reader reader) {
+        List<Blocker.Loose> bolts = all.stream()
+                .filter(Blocker.Loose.class::isInstance)
+                .map(Blocker.Loose.class::cast)
+                .toList();
+        if (bolts.size() > 1) {
+            asks.add(new CardPage.Ask(
+                    words.say("fit.ask.tight.all", reader, "count", bolts.size()),
+                    CardPresses.Press.TIGHT.name(),
+                    "",
+                    null,
+                    bolts.stream().allMatch(bolt -> bolt.state() == Tightening.State.DONE)));
+        }
+        if (bolts.size() == 1) {
+            Blocker.Loose bolt = bolts.get(0);
+            boolean unpainted = bolt.state() == Tightening.State.UNMARKED;
+            asks.add(new CardPage.Ask(
+                    words.say(
+                            unpainted ? "fit.mark" : "fit.ask.tight",
+                            reader,
+                            "name",
+                            bolt.fastener().name()),
+                    unpainted ? Cards.What.MARKED.name() : CardPresses.Press.TIGHT.name(),
+                    bolt.key(),
+                    null,
+                    bolt.state() == Tightening.State.DONE));
+        }
     }
 
     String title(CardStep step, Reader reader) {

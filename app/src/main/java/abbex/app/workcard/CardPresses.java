@@ -130,34 +130,46 @@ class CardPresses {
         return note.stream().toList();
     }
 
-    /** A click wrench set to the figure tells nothing else; the middle of a range is what it is set to. */
+    /** One fastener by its key, or all of a step that are not tight and painted. */
     private List<Cards.Note> tight(Person by, Job job, CardStep step, Form form) {
         String item = form.text("item");
-        Optional<Step.Fastener> fastener = step.step().fasteners().stream()
-                .filter(f -> step.fastener(f).equals(item))
-                .findFirst();
-        Tightening is = cards.of(job).state().tightening(item);
-        Optional<TorqueSpec> spec = fastener.flatMap(f -> is.spec());
-        if (spec.isEmpty()) {
-            form.problem("what", "problem.choice.unknown", "read", item);
-            return List.of();
+        CardState state = cards.of(job).state();
+        List<Step.Fastener> bolts = state.fasteners(step).stream()
+                .filter(f -> item.isEmpty() || step.fastener(f).equals(item))
+                .filter(f -> state.tightening(step.fastener(f)).state() != Tightening.State.DONE)
+                .toList();
+        List<Cards.Note> notes = new ArrayList<>();
+        for (Step.Fastener bolt : bolts) {
+            String key = step.fastener(bolt);
+            Tightening is = state.tightening(key);
+            if (is.spec().isEmpty()) {
+                form.problem("what", "problem.fit.spec", "name", bolt.name());
+                return List.of();
+            }
+            if (is.state() != Tightening.State.UNMARKED) {
+                notes.add(tightened(step, key, is.spec().get()));
+            }
+            notes.add(new Cards.Note(
+                    Cards.What.MARKED,
+                    step.key(),
+                    key,
+                    by.likes().paint().map(Enum::name).orElse(""),
+                    "",
+                    0));
         }
-        double torque = (spec.get().least().newtonMetres() + spec.get().most().newtonMetres()) / 2;
-        Cards.Note tight = new Cards.Note(
+        return notes;
+    }
+
+    /** A click wrench set to the figure tells nothing else; the middle of a range is what it is set to. */
+    private static Cards.Note tightened(CardStep step, String key, TorqueSpec spec) {
+        double torque = (spec.least().newtonMetres() + spec.most().newtonMetres()) / 2;
+        return new Cards.Note(
                 Cards.What.TIGHTENED,
                 step.key(),
-                item,
+                key,
                 Math.round(torque * 10) / 10.0 + " N·m",
-                spec.get().angle() > 0 ? "turned" : "",
+                spec.angle() > 0 ? "turned" : "",
                 torque);
-        Cards.Note painted = new Cards.Note(
-                Cards.What.MARKED,
-                step.key(),
-                item,
-                by.likes().paint().map(Enum::name).orElse(""),
-                "",
-                0);
-        return List.of(tight, painted);
     }
 
     private List<Cards.Note> ticks(Job job, CardStep step, Form form) {

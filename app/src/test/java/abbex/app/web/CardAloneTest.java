@@ -104,6 +104,11 @@ class CardAloneTest {
         String item = ask.getAttribute("data-item");
         String at = step(page);
         int holds = page.locator(".holds li").count();
+        String bolts = String.join(
+                " ",
+                page.locator("form.tighten [name=item]").all().stream()
+                        .map(Locator::inputValue)
+                        .toList());
         String form = "form:has([name=what][value=" + what + "]):has([name=item][value='" + item + "'])";
         switch (what) {
             case "HELD", "HOLDS", "OFFERED", "TIGHT", "MARKED", "TICKED" ->
@@ -119,7 +124,10 @@ class CardAloneTest {
             }
         }
         waits(page, waiting);
-        return what + " " + at + " " + (what.equals("HOLDS") ? String.valueOf(holds) : item == null ? "" : item);
+        if (what.equals("HOLDS")) {
+            return what + " " + at + " " + holds;
+        }
+        return what + " " + at + " " + (item == null ? what.equals("TIGHT") ? bolts : "" : item);
     }
 
     /** What one press says, row by row. */
@@ -128,7 +136,9 @@ class CardAloneTest {
             case "SPEC" -> Stream.of();
             case "HOLDS" -> IntStream.range(0, Integer.parseInt(item)).mapToObj(i -> "HELD " + at + " " + i);
             case "OFFERED" -> Stream.of("CAPTURED " + at + " " + item);
-            case "TIGHT" -> Stream.of("TIGHTENED " + at + " " + item, "MARKED " + at + " " + item);
+            case "TIGHT" ->
+                Stream.of(item.split(" "))
+                        .flatMap(bolt -> Stream.of("TIGHTENED " + at + " " + bolt, "MARKED " + at + " " + bolt));
             default -> Stream.of(what + " " + at + " " + item);
         };
     }
