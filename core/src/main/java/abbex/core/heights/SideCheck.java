@@ -35,6 +35,7 @@ final class SideCheck {
             }
             Optional<Method> now = ORDER.stream()
                     .filter(m -> end.sides(m).flatMap(BeforeAfter::after).isPresent())
+                    .filter(m -> tells(c, end, m))
                     .findFirst();
             if (now.isPresent()) {
                 end.sides(now.get()).ifPresent(sides -> after(c, end.end(), now.get(), sides));
@@ -45,6 +46,17 @@ final class SideCheck {
                         .ifPresent(m -> end.sides(m).ifPresent(sides -> before(c, end.end(), m, sides)));
             }
         }
+    }
+
+    /** On other wheels rim and tread stand elsewhere: another way goes first where both sheets have one. */
+    private static boolean tells(Comparison c, EndDrop end, Method method) {
+        boolean ofWheel = method == Method.RIM || method == Method.TG;
+        return !ofWheel
+                || c.sameWheels()
+                || ORDER.stream()
+                        .filter(m -> m != Method.RIM && m != Method.TG)
+                        .noneMatch(
+                                m -> end.sides(m).flatMap(BeforeAfter::change).isPresent());
     }
 
     private static boolean uneven(Comparison c, BeforeAfter sides) {
