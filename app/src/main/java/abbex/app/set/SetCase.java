@@ -38,6 +38,7 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.IntFunction;
 import java.util.function.Supplier;
+import java.util.function.ToDoubleFunction;
 
 /** A vehicle to be set: how it stands, what was tried, what is wanted. */
 final class SetCase {
@@ -158,20 +159,17 @@ final class SetCase {
             return Optional.empty();
         }
         Settings.Move last = moves.get(moves.size() - 1);
-        double[] expected = last.heights().clone();
-        double[] standard = new double[expected.length];
-        for (Corner corner : Corner.WALK) {
-            int c = corner.ordinal();
-            expected[c] += last.does().of(corner, method);
-            // Read twice, and set down twice.
-            standard[c] = Math.hypot(
-                    Math.sqrt(2)
-                            * Math.hypot(
-                                    SCATTER,
-                                    height(corner).estimate().uncertainty().standard()),
-                    last.does().standard().get(corner));
-        }
-        return new Forecast(expected, standard).typed(taped());
+        return Forecast.after(
+                        last.heights(),
+                        walk(corner -> last.does().of(corner, method)),
+                        walk(corner -> last.does().standard().get(corner)),
+                        walk(corner -> height(corner).estimate().uncertainty().standard()),
+                        SCATTER)
+                .typed(taped());
+    }
+
+    private static double[] walk(ToDoubleFunction<Corner> of) {
+        return Corner.WALK.stream().mapToDouble(of).toArray();
     }
 
     /** Heights as they stand, mm; while something was turned and not measured, as they were measured last. */

@@ -24,6 +24,25 @@ public record Forecast(double[] heights, double[] standard) {
         }
     }
 
+    /**
+     * What is expected after a turn, each height read twice and set down twice.
+     *
+     * @param before as it was read before, mm
+     * @param moved what the turn was to do, mm, up positive
+     * @param off one standard deviation of that, mm
+     * @param tape the same of a reading, mm
+     * @param scatter the same of how a set-down falls, mm
+     */
+    public static Forecast after(double[] before, double[] moved, double[] off, double[] tape, double scatter) {
+        double[] expected = new double[before.length];
+        double[] standard = new double[before.length];
+        for (int c = 0; c < before.length; c++) {
+            expected[c] = before[c] + moved[c];
+            standard[c] = Math.hypot(Math.sqrt(2) * Math.hypot(scatter, tape[c]), off[c]);
+        }
+        return new Forecast(expected, standard);
+    }
+
     /** Undone, chi-square has to fall by three standard deviations of one reading (ours). */
     private static final double GAIN = 9;
 
