@@ -32,7 +32,7 @@ function newest() {
 /** What waits is more certain than what the browser makes of its networks: one that leads nowhere is one to it. */
 const alone = () => !navigator.onLine || queue.holding();
 const waiting = () => queue.ofCard(job);
-const settles = (e) => ['TICKED', 'OTHERWISE'].includes(e.fields.what) || e.fields.then === 'done';
+const settles = (e) => ['TICKED', 'OTHERWISE', 'CLOSE'].includes(e.fields.what);
 const open = () => {
   const settled = new Set(
     waiting()
@@ -69,7 +69,7 @@ function button() {
     return way;
   }
   const { what, item = '' } = first.dataset;
-  if (!['HELD', 'HOLDS', 'OFFERED', 'TIGHT', 'MARKED', 'TICKED'].includes(what)) return tag('p', 'btn act wait', first.textContent);
+  if (!['HELD', 'HOLDS', 'TIGHT', 'TICKED', 'CLOSE'].includes(what)) return tag('p', 'btn act wait', first.textContent);
   const form = document.getElementById('press').content.firstElementChild.cloneNode(true);
   field(form, 'what').value = what;
   field(form, 'item').value = item;

@@ -4,6 +4,7 @@ import abbex.app.page.Reader;
 import abbex.app.page.Words;
 import abbex.core.torque.Tightening;
 import abbex.core.workcard.Blocker;
+import abbex.core.workcard.CardState;
 import abbex.core.workcard.CardStep;
 import java.util.ArrayList;
 import java.util.List;
@@ -16,11 +17,10 @@ class CardAsks {
     /** What is one press; all else is filled in where it stands. */
     static final Set<String> PRESSED = Set.of(
             Cards.What.HELD.name(),
-            Cards.What.MARKED.name(),
             Cards.What.TICKED.name(),
             CardPresses.Press.HOLDS.name(),
-            CardPresses.Press.OFFERED.name(),
-            CardPresses.Press.TIGHT.name());
+            CardPresses.Press.TIGHT.name(),
+            CardPresses.Press.CLOSE.name());
 
     static final String SPEC = "SPEC";
 
@@ -49,36 +49,56 @@ class CardAsks {
     }
 
     List<CardPage.Ask> of(Cards.Current current, CardStep step, List<Blocker> all, Reader reader) {
+        CardState state = current.state();
         List<CardPage.Ask> asks = new ArrayList<>();
-        List<Blocker> holds =
-                all.stream().filter(Blocker.Hold.class::isInstance).toList();
+        List<Blocker> holds = all.stream()
+                .filter(one -> one instanceof Blocker.Hold hold && !step.step().after(hold.number()))
+                .toList();
         for (Blocker one : all) {
             if (one instanceof Blocker.Loose loose) {
                 figure(asks, loose, reader);
-            } else if (one instanceof Blocker.Hold && holds.size() > 1) {
+            } else if (holds.contains(one) && holds.size() > 1) {
                 if (one == holds.get(0)) {
                     asks.add(holds(current, step, holds, reader));
                 }
-            } else {
+            } else if (!state.saidByDone(step, one)) {
                 asks.add(ask(current, step, one, reader));
             }
         }
-        tight(asks, all, reader);
+        boolean says = all.stream()
+                .anyMatch(one -> state.saidByDone(step, one) || one instanceof Blocker.Loose && !state.met(step, one));
         asks.add(new CardPage.Ask(
-                words.say("fit.done"),
-                Cards.What.TICKED.name(),
+                words.say(says ? "fit.close" : "fit.done"),
+                says ? CardPresses.Press.CLOSE.name() : Cards.What.TICKED.name(),
                 "",
                 null,
-                current.state().done(step.key())));
+                state.done(step.key())));
         return asks;
     }
 
-    /** One thing is left to ask before it is done. */
-    boolean last(Cards.Current current, CardStep step, Reader reader) {
-        return of(current, step, current.state().blockers(step), reader).stream()
-                        .filter(ask -> !ask.met())
-                        .count()
-                == 2;
+    /** What the press by which a step is done says beside that: a line each, none where nothing is left to say. */
+    List<String> said(Cards.Current current, CardStep step, Reader reader) {
+        return current.state().asks(step).stream()
+                .filter(one -> !current.state().met(step, one))
+                .filter(one -> current.state().saidByDone(step, one)
+                        || one instanceof Blocker.Loose loose && loose.state() == Tightening.State.UNKNOWN)
+                .map(one -> said(current, step, one, reader))
+                .toList();
+    }
+
+    private String said(Cards.Current current, CardStep step, Blocker one, Reader reader) {
+        if (one instanceof Blocker.Missing missing) {
+            return words.say(
+                    "fit.close.capture",
+                    reader,
+                    "what",
+                    missing.capture().what(),
+                    "offered",
+                    current.state().offered(step, missing.capture()).orElseThrow());
+        }
+        return one instanceof Blocker.Loose loose
+                ? words.say("fit.close.bolt", reader, "name", loose.fastener().name())
+                : ((Blocker.Hold) one).text();
     }
 
     private CardPage.Ask ask(Cards.Current current, CardStep step, Blocker one, Reader reader) {
@@ -91,18 +111,6 @@ class CardAsks {
         if (one instanceof Blocker.Hold hold) {
             String text = words.say("fit.hold", reader, "hold", hold.text());
             return new CardPage.Ask(text, Cards.What.HELD.name(), Integer.toString(hold.number()), null, met);
-        }
-        if (one instanceof Blocker.Missing missing
-                && current.state().offered(step, missing.capture()).isPresent()) {
-            String text = words.say(
-                    "fit.ask.offered",
-                    reader,
-                    "what",
-                    missing.capture().what(),
-                    "offered",
-                    current.state().offered(step, missing.capture()).get());
-            return new CardPage.Ask(
-                    text, CardPresses.Press.OFFERED.name(), missing.capture().id(), null, met);
         }
         if (one instanceof Blocker.Missing missing) {
             String text =
@@ -136,42 +144,22 @@ class CardAsks {
                 holds.stream().allMatch(hold -> current.state().met(step, hold)));
     }
 
+    /** Its figure, and to tighten it again where it was loosened by a better one or is out of its range. */
     private void figure(List<CardPage.Ask> asks, Blocker.Loose loose, Reader reader) {
+        String name = loose.fastener().name();
         asks.add(new CardPage.Ask(
-                words.say("fit.ask.spec", reader, "name", loose.fastener().name()),
+                words.say("fit.ask.spec", reader, "name", name),
                 SPEC,
                 loose.key(),
                 null,
                 loose.state() != Tightening.State.UNKNOWN));
-    }
-
-    /** Once all figures are there: one bolt by its name, several in one press. */
-    private void tight(List<CardPage.Ask> asks, List<Blocker> all, Reader reader) {
-        List<Blocker.Loose> bolts = all.stream()
-                .filter(Blocker.Loose.class::isInstance)
-                .map(Blocker.Loose.class::cast)
-                .toList();
-        if (bolts.size() > 1) {
+        if (loose.state() == Tightening.State.OFF || loose.state() == Tightening.State.REOPENED) {
             asks.add(new CardPage.Ask(
-                    words.say("fit.ask.tight.all", reader, "count", bolts.size()),
+                    words.say("fit.ask.tight", reader, "name", name),
                     CardPresses.Press.TIGHT.name(),
-                    "",
+                    loose.key(),
                     null,
-                    bolts.stream().allMatch(bolt -> bolt.state() == Tightening.State.DONE)));
-        }
-        if (bolts.size() == 1) {
-            Blocker.Loose bolt = bolts.get(0);
-            boolean unpainted = bolt.state() == Tightening.State.UNMARKED;
-            asks.add(new CardPage.Ask(
-                    words.say(
-                            unpainted ? "fit.mark" : "fit.ask.tight",
-                            reader,
-                            "name",
-                            bolt.fastener().name()),
-                    unpainted ? Cards.What.MARKED.name() : CardPresses.Press.TIGHT.name(),
-                    bolt.key(),
-                    null,
-                    bolt.state() == Tightening.State.DONE));
+                    false));
         }
     }
 

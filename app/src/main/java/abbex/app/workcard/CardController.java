@@ -218,8 +218,11 @@ class CardController {
                 .body(photos.find(me.shop(), job(me, id).id(), item).orElseThrow(NotHere::new));
     }
 
-    private static final Set<String> LEADS_ON =
-            Set.of(Cards.What.TICKED.name(), Cards.What.OTHERWISE.name(), CardPresses.Press.ROW.name());
+    private static final Set<String> LEADS_ON = Set.of(
+            Cards.What.TICKED.name(),
+            Cards.What.OTHERWISE.name(),
+            CardPresses.Press.ROW.name(),
+            CardPresses.Press.CLOSE.name());
 
     /** Something is written down of a step. Done, the card goes on to what comes next. */
     @PostMapping("/jobs/{id}/fit/{step}")
@@ -243,8 +246,7 @@ class CardController {
         if (!form.fits()) {
             return bay(me, job, step, form);
         }
-        boolean on = LEADS_ON.contains(form.text("what"))
-                || form.text("then").equals("done") && cards.of(job).state().settled(step);
+        boolean on = LEADS_ON.contains(form.text("what"));
         String to = on ? cards.of(job).state().next().map(s -> "/" + s.key()).orElse("") : "/" + step;
         return on("/jobs/" + id + "/fit" + to, script, response);
     }

@@ -69,9 +69,6 @@ class CardNotes {
         } else {
             written(by, job, step, form, client);
         }
-        if (form.fits() && form.text("then").equals("done")) {
-            presses.done(by, job, step, client, typed(job, form));
-        }
     }
 
     private void written(Person by, Job job, CardStep step, Form form, UUID client) {

@@ -95,7 +95,7 @@ public final class CardPage {
     public record HoldRow(int number, String text, boolean held) {}
 
     /** Something to write down. */
-    public record CaptureRow(String id, String what, String like, String text, String kind, String offered) {
+    public record CaptureRow(String id, String what, String like, String text, String kind) {
         /** A photo that was taken. */
         public boolean taken() {
             return photo() && text.matches("[0-9a-f-]{36}");
@@ -144,11 +144,9 @@ public final class CardPage {
 
     /**
      * What the large button says and does: a form's what and item, or the way to another step.
-     *
-     * @param done with it the step is
      */
     public record Act(
-            String text, String what, String item, @Nullable String step, boolean done) {}
+            String text, String what, String item, @Nullable String step) {}
 
     /**
      * Steps that may be ticked together.
@@ -184,6 +182,7 @@ public final class CardPage {
      * @param traps what cannot be done any more after later steps
      * @param stands how it stands, in words
      * @param offers that it waits for
+     * @param said what the press by which it is done says beside that
      */
     public record Bay(
             int number,
@@ -210,6 +209,7 @@ public final class CardPage {
             List<PartRow> bench,
             boolean waits,
             List<FoundRow> offers,
+            List<String> said,
             Act act,
             Together together,
             boolean done,

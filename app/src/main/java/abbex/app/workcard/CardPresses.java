@@ -18,19 +18,19 @@ import java.util.UUID;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
-/** What one press says of a step: all of its holds, what is usual, a bolt that is tight and painted, a row of steps. */
+/** What one press says of a step: all of its holds, a bolt that is tight and painted, a row of steps, done and all so. */
 @Component
 class CardPresses {
     /** What is pressed. */
     enum Press {
-        /** Every hold of the step. */
+        /** Every hold of the step that is true before its work goes on. */
         HOLDS,
-        /** What is usual, or what was written down of the same step elsewhere. */
-        OFFERED,
         /** Tight at its figure, and painted. */
         TIGHT,
         /** This step and those after it that ask for nothing, up to one. */
-        ROW;
+        ROW,
+        /** Done, and all that is so once it is: checks, locks, what is offered, bolts at their figures and painted. */
+        CLOSE;
 
         static Optional<Press> of(String what) {
             return Stream.of(values()).filter(p -> p.name().equals(what)).findFirst();
@@ -76,21 +76,13 @@ class CardPresses {
      */
     void take(Person by, Job job, CardStep step, Press press, Form form, UUID client, Instant at) {
         List<Cards.Note> notes = switch (press) {
-            case HOLDS -> holds(job, step);
-            case OFFERED -> offered(job, step, form);
+            case HOLDS -> holds(job, step, false);
             case TIGHT -> tight(by, job, step, form);
             case ROW -> ticks(job, step, form);
+            case CLOSE -> close(by, job, step, form);
         };
         for (int i = 0; i < notes.size() && form.fits(); i++) {
             cards.add(by, job, named(client, i), at, notes.get(i));
-        }
-    }
-
-    /** After what was asked for last, the step itself is done, where nothing keeps it from being so. */
-    void done(Person by, Job job, CardStep step, UUID client, Instant at) {
-        CardState state = cards.of(job).state();
-        if (state.blockers(step).isEmpty() && !state.done(step.key())) {
-            cards.add(by, job, named(client, -1), at, tick(step));
         }
     }
 
@@ -102,61 +94,44 @@ class CardPresses {
         return new Cards.Note(Cards.What.TICKED, step.key(), "", "", "", 0);
     }
 
-    private List<Cards.Note> holds(Job job, CardStep step) {
+    /** Holds before the work goes on, or those that are said with the tick. */
+    private List<Cards.Note> holds(Job job, CardStep step, boolean after) {
         CardState state = cards.of(job).state();
         List<Cards.Note> notes = new ArrayList<>();
         for (int i = 0; i < step.step().allHolds().size(); i++) {
-            if (!state.held(step.key(), i)) {
+            if (!state.held(step.key(), i) && step.step().after(i) == after) {
                 notes.add(new Cards.Note(Cards.What.HELD, step.key(), Integer.toString(i), "", "", 0));
             }
         }
         return notes;
     }
 
-    private List<Cards.Note> offered(Job job, CardStep step, Form form) {
-        List<Blocker> blockers = cards.of(job).state().blockers(step);
-        if (blockers.stream().anyMatch(Blocker.Before.class::isInstance)) {
-            form.problem("what", "problem.fit.blocked", "count", Integer.toString(blockers.size()));
+    /** One fastener by its key. */
+    private List<Cards.Note> tight(Person by, Job job, CardStep step, Form form) {
+        CardState state = cards.of(job).state();
+        Optional<Step.Fastener> bolt = state.fasteners(step).stream()
+                .filter(f -> step.fastener(f).equals(form.text("item")))
+                .findFirst();
+        if (bolt.isEmpty()) {
+            form.problem("what", "problem.choice.unknown", "read", form.text("item"));
             return List.of();
         }
-        Optional<Cards.Note> note = step.step().captures().stream()
-                .filter(c -> c.id().equals(form.text("item")))
-                .findFirst()
-                .flatMap(c -> cards.of(job).state().offered(step, c))
-                .map(text -> new Cards.Note(Cards.What.CAPTURED, step.key(), form.text("item"), text, "", 0));
-        if (note.isEmpty()) {
-            form.problem("what", "problem.choice.unknown", "read", form.text("item"));
+        if (state.tightening(step.fastener(bolt.get())).spec().isEmpty()) {
+            form.problem("what", "problem.fit.spec", "name", bolt.get().name());
+            return List.of();
         }
-        return note.stream().toList();
+        return tight(by, state, step, bolt.get());
     }
 
-    /** One fastener by its key, or all of a step that are not tight and painted. */
-    private List<Cards.Note> tight(Person by, Job job, CardStep step, Form form) {
-        String item = form.text("item");
-        CardState state = cards.of(job).state();
-        List<Step.Fastener> bolts = state.fasteners(step).stream()
-                .filter(f -> item.isEmpty() || step.fastener(f).equals(item))
-                .filter(f -> state.tightening(step.fastener(f)).state() != Tightening.State.DONE)
-                .toList();
+    private static List<Cards.Note> tight(Person by, CardState state, CardStep step, Step.Fastener bolt) {
+        String key = step.fastener(bolt);
+        Tightening is = state.tightening(key);
         List<Cards.Note> notes = new ArrayList<>();
-        for (Step.Fastener bolt : bolts) {
-            String key = step.fastener(bolt);
-            Tightening is = state.tightening(key);
-            if (is.spec().isEmpty()) {
-                form.problem("what", "problem.fit.spec", "name", bolt.name());
-                return List.of();
-            }
-            if (is.state() != Tightening.State.UNMARKED) {
-                notes.add(tightened(step, key, is.spec().get()));
-            }
-            notes.add(new Cards.Note(
-                    Cards.What.MARKED,
-                    step.key(),
-                    key,
-                    by.likes().paint().map(Enum::name).orElse(""),
-                    "",
-                    0));
+        if (is.state() != Tightening.State.UNMARKED) {
+            notes.add(tightened(step, key, is.spec().orElseThrow()));
         }
+        String paint = by.likes().paint().map(Enum::name).orElse("");
+        notes.add(new Cards.Note(Cards.What.MARKED, step.key(), key, paint, "", 0));
         return notes;
     }
 
@@ -170,6 +145,29 @@ class CardPresses {
                 Math.round(torque * 10) / 10.0 + " N·m",
                 spec.angle() > 0 ? "turned" : "",
                 torque);
+    }
+
+    /** Refused where something is open that the press does not say. */
+    private List<Cards.Note> close(Person by, Job job, CardStep step, Form form) {
+        CardState state = cards.of(job).state();
+        List<Blocker> open = state.blockers(step);
+        long other = open.stream().filter(ask -> !state.saidByDone(step, ask)).count();
+        if (other > 0) {
+            form.problem("what", "problem.fit.blocked", "count", Long.toString(other));
+            return List.of();
+        }
+        List<Cards.Note> notes = new ArrayList<>(holds(job, step, true));
+        for (Blocker ask : open) {
+            if (ask instanceof Blocker.Missing missing) {
+                String id = missing.capture().id();
+                String text = state.offered(step, missing.capture()).orElseThrow();
+                notes.add(new Cards.Note(Cards.What.CAPTURED, step.key(), id, text, "", 0));
+            } else if (ask instanceof Blocker.Loose loose) {
+                notes.addAll(tight(by, state, step, loose.fastener()));
+            }
+        }
+        notes.add(tick(step));
+        return notes;
     }
 
     private List<Cards.Note> ticks(Job job, CardStep step, Form form) {

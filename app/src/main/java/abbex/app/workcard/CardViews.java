@@ -18,7 +18,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -225,7 +224,7 @@ class CardViews {
         List<Blocker> blockers = state.blockers(step);
         Optional<CardStep> following = number < steps.size() ? Optional.of(steps.get(number)) : Optional.empty();
         List<CardPage.HoldRow> holds = new ArrayList<>();
-        for (int i = 0; i < step.step().allHolds().size(); i++) {
+        for (int i = 0; i < step.step().holds().size(); i++) {
             holds.add(new CardPage.HoldRow(i, step.step().allHolds().get(i), state.held(step.key(), i)));
         }
         List<CardPage.PartRow> parts = parts(state, reader);
@@ -260,8 +259,7 @@ class CardViews {
                                 c.what(),
                                 words.say("capture.like." + c.kind()),
                                 state.captured(step.key(), c.id()),
-                                c.kind().name(),
-                                ahead(blockers) ? "" : state.offered(step, c).orElse("")))
+                                c.kind().name()))
                         .toList(),
                 state.fasteners(step).stream()
                         .map(f -> bolts.row(current, step, f, reader))
@@ -276,6 +274,7 @@ class CardViews {
                                 .anyMatch(b -> b instanceof Blocker.Offer offer
                                         && offer.id().equals(f.id())))
                         .toList(),
+                asks.said(current, step, reader),
                 act(current, step, reader),
                 together(current, step, reader),
                 state.done(step.key()),
@@ -290,11 +289,6 @@ class CardViews {
                 parts.size(),
                 asks.ahead(current, step, reader),
                 UUID.randomUUID().toString());
-    }
-
-    /** Steps before it are open: what is usual there cannot have been looked at yet. */
-    private static boolean ahead(List<Blocker> blockers) {
-        return blockers.stream().anyMatch(Blocker.Before.class::isInstance);
     }
 
     /** More tips than that nobody reads under a car. */
@@ -330,10 +324,6 @@ class CardViews {
                         Integer.toString(access.screws()));
     }
 
-    /** What is written down or tightened once the work is done: with the last of it the step is. */
-    private static final Set<String> AFTER =
-            Set.of(Cards.What.MARKED.name(), CardPresses.Press.OFFERED.name(), CardPresses.Press.TIGHT.name());
-
     /** This step and those after it that ask for nothing; none where it is one alone. */
     private CardPage.Together together(Cards.Current current, CardStep step, Reader reader) {
         List<CardStep> row = current.begun() ? CardPresses.row(current, step) : List.of();
@@ -350,7 +340,7 @@ class CardViews {
     /** The first thing that keeps it from being ticked is what the large button is about. */
     private CardPage.Act act(Cards.Current current, CardStep step, Reader reader) {
         if (!current.begun()) {
-            return new CardPage.Act(words.say("fit.begin"), "", "", "", false);
+            return new CardPage.Act(words.say("fit.begin"), "", "", "");
         }
         Optional<CardPage.Ask> first = asks.of(current, step, current.state().blockers(step), reader).stream()
                 .filter(ask -> !ask.met())
@@ -360,17 +350,10 @@ class CardViews {
                     words.say("fit.go"),
                     "",
                     "",
-                    current.state().next().map(CardStep::key).orElse(""),
-                    false);
+                    current.state().next().map(CardStep::key).orElse(""));
         }
         CardPage.Ask ask = first.get();
         boolean button = CardAsks.PRESSED.contains(ask.what());
-        boolean last = asks.last(current, step, reader) && AFTER.contains(ask.what());
-        return new CardPage.Act(
-                last ? words.say("fit.and.done", reader, "what", ask.text()) : ask.text(),
-                button ? ask.what() : "",
-                ask.item(),
-                ask.step(),
-                last);
+        return new CardPage.Act(ask.text(), button ? ask.what() : "", ask.item(), ask.step());
     }
 }

@@ -67,7 +67,7 @@ public class LockedText {
     }
 
     private static Optional<String> lock(CardStep step, Cards.Entry entry) {
-        int lock = Integer.parseInt(entry.item()) - step.step().holds().size();
+        int lock = Integer.parseInt(entry.item()) - step.step().firstLock();
         return lock >= 0 && lock < step.step().locks().size()
                 ? Optional.of(step.step().locks().get(lock))
                 : Optional.empty();

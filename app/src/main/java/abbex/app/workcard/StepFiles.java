@@ -191,7 +191,8 @@ public final class StepFiles {
             Step.@Nullable Role role,
             @Nullable List<String> before,
             @Nullable List<Trap> traps,
-            @Nullable List<String> locks) {
+            @Nullable List<String> locks,
+            @Nullable List<String> checks) {
         private Step step() {
             return new Step(
                     id,
@@ -218,7 +219,8 @@ public final class StepFiles {
                     or(traps).stream()
                             .map(t -> new Step.Trap(t.step(), t.what()))
                             .toList(),
-                    or(locks));
+                    or(locks),
+                    or(checks));
         }
 
         private static <T> List<T> or(@Nullable List<T> list) {

@@ -24,7 +24,7 @@ final class StepForm {
     private static final int LINES = 1200;
 
     /** Fields that are lines of text, each an entry of the file. */
-    static final List<String> LISTS = List.of("tools", "holds", "cautions", "locks");
+    static final List<String> LISTS = List.of("tools", "holds", "checks", "cautions", "locks");
 
     private StepForm() {}
 

@@ -20,6 +20,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import javax.imageio.ImageIO;
@@ -96,6 +97,25 @@ class CardAloneTest {
         throw new AssertionError(page.url() + " " + page.locator(".baybar").innerText());
     }
 
+    /** What Done says beside itself, as the server's rows will: checks after the holds, what is usual, bolts. */
+    private static String said(Page page, int holds) {
+        List<String> lines = page.locator(".closing li").allInnerTexts();
+        List<String> usual = page.locator("form.capture").all().stream()
+                .filter(form -> lines.stream()
+                        .anyMatch(line -> line.startsWith(form.locator("label").innerText() + ": ")))
+                .map(form -> "CAPTURED " + form.locator("[name=item]").inputValue())
+                .toList();
+        List<String> bolts = page.locator("form.tighten [name=item]").all().stream()
+                .map(Locator::inputValue)
+                .flatMap(bolt -> Stream.of("TIGHTENED " + bolt, "MARKED " + bolt))
+                .toList();
+        Stream<String> checks = IntStream.range(0, lines.size() - usual.size() - bolts.size() / 2)
+                .mapToObj(i -> "HELD " + (holds + i));
+        return Stream.of(checks, usual.stream(), bolts.stream(), Stream.of("TICKED "))
+                .flatMap(all -> all)
+                .collect(Collectors.joining(","));
+    }
+
     /** Does the first thing that is open without a network, and says what it was as the server's row will. */
     private static String go(Page page, int waiting) {
         ready(page);
@@ -104,14 +124,10 @@ class CardAloneTest {
         String item = ask.getAttribute("data-item");
         String at = step(page);
         int holds = page.locator(".holds li").count();
-        String bolts = String.join(
-                " ",
-                page.locator("form.tighten [name=item]").all().stream()
-                        .map(Locator::inputValue)
-                        .toList());
+        String said = said(page, holds);
         String form = "form:has([name=what][value=" + what + "]):has([name=item][value='" + item + "'])";
         switch (what) {
-            case "HELD", "HOLDS", "OFFERED", "TIGHT", "MARKED", "TICKED" ->
+            case "HELD", "HOLDS", "TIGHT", "TICKED", "CLOSE" ->
                 page.locator(".baybar button.act").click();
             case "PLACED" -> page.locator(form + " button[value=BAGGED]").click();
             default -> {
@@ -124,10 +140,11 @@ class CardAloneTest {
             }
         }
         waits(page, waiting);
-        if (what.equals("HOLDS")) {
-            return what + " " + at + " " + holds;
-        }
-        return what + " " + at + " " + (item == null ? what.equals("TIGHT") ? bolts : "" : item);
+        return switch (what) {
+            case "HOLDS" -> what + " " + at + " " + holds;
+            case "CLOSE" -> what + " " + at + " " + said;
+            default -> what + " " + at + " " + (item == null ? "" : item);
+        };
     }
 
     /** What one press says, row by row. */
@@ -135,10 +152,8 @@ class CardAloneTest {
         return switch (what) {
             case "SPEC" -> Stream.of();
             case "HOLDS" -> IntStream.range(0, Integer.parseInt(item)).mapToObj(i -> "HELD " + at + " " + i);
-            case "OFFERED" -> Stream.of("CAPTURED " + at + " " + item);
-            case "TIGHT" ->
-                Stream.of(item.split(" "))
-                        .flatMap(bolt -> Stream.of("TIGHTENED " + at + " " + bolt, "MARKED " + at + " " + bolt));
+            case "CLOSE" ->
+                Stream.of(item.split(",")).map(row -> row.split(" ", 2)).map(row -> row[0] + " " + at + " " + row[1]);
             default -> Stream.of(what + " " + at + " " + item);
         };
     }
@@ -160,7 +175,7 @@ class CardAloneTest {
                     || !done.get(done.size() - 1).startsWith("PLACED")) {
                 String one = go(page, ++waiting);
                 done.add(one);
-                if (one.startsWith("TICKED")) {
+                if (one.matches("(TICKED|CLOSE) .*")) {
                     page.waitForURL(Pattern.compile("^(?!.*/" + one.split(" ")[1] + "$).*$"));
                 }
                 if (waiting == 12) {
@@ -170,7 +185,7 @@ class CardAloneTest {
                 }
                 assertTrue(waiting < 200, () -> "no end: " + done);
             }
-            assertTrue(done.stream().anyMatch(d -> d.startsWith("TIGHT")), done.toString());
+            assertTrue(done.stream().anyMatch(d -> d.contains("TIGHTENED")), done.toString());
             screen.alone(false);
             assertThat(page.locator("#waits")).isHidden();
             assertEquals(done.stream().flatMap(CardAloneTest::rows).toList(), stored(job));
@@ -196,7 +211,7 @@ class CardAloneTest {
             assertFalse(step(page).startsWith("chock"));
             screen.alone(true);
             List<String> done = new ArrayList<>();
-            while (done.stream().noneMatch(d -> d.startsWith("TICKED " + at))) {
+            while (done.stream().noneMatch(d -> d.matches("(TICKED|CLOSE) " + at + " .*"))) {
                 done.add(go(page, done.size() + 1));
             }
             milo.post("/jobs/" + job + "/fit/chock@vehicle", "what", "OPENED", "client", "b");

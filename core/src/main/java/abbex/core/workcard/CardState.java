@@ -170,7 +170,7 @@ public final class CardState {
     private List<Blocker> unlocked(int round) {
         List<Blocker> open = new ArrayList<>();
         for (CardStep step : card.steps()) {
-            int first = step.step().holds().size();
+            int first = step.step().firstLock();
             for (int i = 0; i < step.step().locks().size(); i++) {
                 if (step.round() <= round && settled(step.key()) && !held(step.key(), first + i)) {
                     open.add(new Blocker.Unlocked(step, step.step().locks().get(i)));
@@ -185,6 +185,21 @@ public final class CardState {
         return step.step().fasteners().stream()
                 .filter(f -> step.key().equals(closes.get(step.fastener(f))))
                 .toList();
+    }
+
+    /** The press by which a step is done says it too: a check, a lock, what is offered, a bolt at its figure. */
+    public boolean saidByDone(CardStep step, Blocker ask) {
+        if (ask instanceof Blocker.Hold hold) {
+            return step.step().after(hold.number());
+        }
+        if (ask instanceof Blocker.Missing missing) {
+            return offered(step, missing.capture()).isPresent();
+        }
+        return ask instanceof Blocker.Loose loose
+                && switch (loose.state()) {
+                    case OPEN, UNMARKED, DONE -> true;
+                    case UNKNOWN, REOPENED, OFF -> false;
+                };
     }
 
     /** What a step asks for is so. */

@@ -16,7 +16,7 @@ import java.util.stream.Stream;
  * @param hands people that it needs: 1 or 2
  * @param access trims in the way
  * @param tools with sizes where they are known
- * @param holds what must be true before it may be ticked
+ * @param holds what must be true before its work goes on
  * @param cautions what hurts
  * @param captures what is written down or looked at
  * @param fasteners that are tightened in it
@@ -25,9 +25,10 @@ import java.util.stream.Stream;
  * @param after ids of steps that come before it at the same place
  * @param before ids of steps that it comes before at the same place
  * @param traps later steps after which something of it cannot be done any more: it comes before those too
- * @param locks of adjusters that it turns; each is a hold of it, and of every step in which the vehicle moves by itself
+ * @param locks of adjusters that it turns; each is a check of it, and a hold of every step in which the vehicle moves by itself
  * @param when what must hold of the job, all of it; with ! in front what must not; of several apart by | one is enough
  * @param role what the card itself has to know of it
+ * @param checks what is looked at once its work is done: said with the tick
  */
 public record Step(
         String id,
@@ -50,7 +51,8 @@ public record Step(
         Optional<Role> role,
         List<String> before,
         List<Trap> traps,
-        List<String> locks) {
+        List<String> locks,
+        List<String> checks) {
     /** Where it is done. */
     public enum Span {
         CORNER,
@@ -151,7 +153,7 @@ public record Step(
             Optional<Role> role) {
         this(
                 id, title, why, span, footing, minutes, hands, access, tools, holds, cautions, captures, fasteners, off,
-                on, after, when, role, List.of(), List.of(), List.of());
+                on, after, when, role, List.of(), List.of(), List.of(), List.of());
     }
 
     public Step {
@@ -167,11 +169,22 @@ public record Step(
         before = List.copyOf(before);
         traps = List.copyOf(traps);
         locks = List.copyOf(locks);
+        checks = List.copyOf(checks);
     }
 
-    /** What must be true before it is ticked, its locks last. */
+    /** What must be true before it is ticked: holds, then checks, then locks. Rows of a card name one by its place here. */
     public List<String> allHolds() {
-        return Stream.concat(holds.stream(), locks.stream()).toList();
+        return Stream.of(holds, checks, locks).flatMap(List::stream).toList();
+    }
+
+    /** The place of the first lock among all holds. */
+    public int firstLock() {
+        return holds.size() + checks.size();
+    }
+
+    /** It is said with the tick, not before the work goes on. */
+    public boolean after(int hold) {
+        return hold >= holds.size();
     }
 
     /** Every part, fact or end that it is asked for by. */
@@ -190,6 +203,6 @@ public record Step(
     Step always() {
         return new Step(
                 id, title, why, span, footing, minutes, hands, access, tools, holds, cautions, captures, fasteners, off,
-                on, after, List.of(), role, before, traps, locks);
+                on, after, List.of(), role, before, traps, locks, checks);
     }
 }
