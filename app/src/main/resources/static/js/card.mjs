@@ -32,7 +32,7 @@ function newest() {
 /** What waits is more certain than what the browser makes of its networks: one that leads nowhere is one to it. */
 const alone = () => !navigator.onLine || queue.holding();
 const waiting = () => queue.ofCard(job);
-const settles = (e) => ['TICKED', 'OTHERWISE', 'CLOSE'].includes(e.fields.what);
+const settles = (e) => ['TICKED', 'OTHERWISE', 'CLOSE'].includes(e.fields.what) || e.fields.then === 'done';
 const open = () => {
   const settled = new Set(
     waiting()
@@ -90,7 +90,7 @@ function show() {
   const mine = waiting().filter((e) => e.step === step);
   if (!alone() && last.stamp <= Number(asks.dataset.stamp)) return;
   // A row of steps is counted by the server.
-  view.querySelector('.together')?.remove();
+  for (const row of view.querySelectorAll('.together, #together, .fate-all')) row.remove();
   const act = view.querySelector('.baybar .act');
   const old = act.closest('form') ?? act;
   const now = button();

@@ -6,6 +6,7 @@ import abbex.core.torque.Tightening;
 import abbex.core.workcard.Blocker;
 import abbex.core.workcard.CardState;
 import abbex.core.workcard.CardStep;
+import abbex.core.workcard.Step;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -74,6 +75,16 @@ class CardAsks {
                 null,
                 state.done(step.key())));
         return asks;
+    }
+
+    /** A capture is all that is asked for before the step is done: with it, it is. */
+    static boolean lastly(Cards.Current current, CardStep step, Step.Capture capture) {
+        List<Blocker> open = current.state().blockers(step).stream()
+                .filter(ask -> !current.state().saidByDone(step, ask))
+                .toList();
+        return open.size() == 1
+                && open.get(0) instanceof Blocker.Missing missing
+                && missing.capture().equals(capture);
     }
 
     /** What the press by which a step is done says beside that: a line each, none where nothing is left to say. */

@@ -246,7 +246,7 @@ class CardController {
         if (!form.fits()) {
             return bay(me, job, step, form);
         }
-        boolean on = LEADS_ON.contains(form.text("what"));
+        boolean on = LEADS_ON.contains(form.text("what")) || form.text("then").equals("done");
         String to = on ? cards.of(job).state().next().map(s -> "/" + s.key()).orElse("") : "/" + step;
         return on("/jobs/" + id + "/fit" + to, script, response);
     }

@@ -69,6 +69,9 @@ class CardNotes {
         } else {
             written(by, job, step, form, client);
         }
+        if (form.fits() && form.text("then").equals("done")) {
+            presses.done(by, job, step, form, client, typed(job, form));
+        }
     }
 
     private void written(Person by, Job job, CardStep step, Form form, UUID client) {

@@ -94,8 +94,12 @@ public final class CardPage {
     /** Something that has to be true. */
     public record HoldRow(int number, String text, boolean held) {}
 
-    /** Something to write down. */
-    public record CaptureRow(String id, String what, String like, String text, String kind) {
+    /**
+     * Something to write down.
+     *
+     * @param last nothing else is asked for: with it the step is done
+     */
+    public record CaptureRow(String id, String what, String like, String text, String kind, boolean last) {
         /** A photo that was taken. */
         public boolean taken() {
             return photo() && text.matches("[0-9a-f-]{36}");
@@ -153,7 +157,10 @@ public final class CardPage {
      *
      * @param until key of the last; empty where there are none
      */
-    public record Together(String until, String text, List<String> titles) {}
+    public record Together(String until, String text, List<TogetherRow> rows) {}
+
+    /** A step of them: what hurts, and what is said with it. */
+    public record TogetherRow(String title, List<String> cautions, List<String> says) {}
 
     /**
      * What a step asks for, in its order; the last is that it is done.

@@ -5,6 +5,7 @@ import abbex.app.form.Form;
 import abbex.app.people.Person;
 import abbex.core.torque.Tightening;
 import abbex.core.torque.TorqueSpec;
+import abbex.core.workcard.BenchPart;
 import abbex.core.workcard.Blocker;
 import abbex.core.workcard.CardState;
 import abbex.core.workcard.CardStep;
@@ -27,8 +28,10 @@ class CardPresses {
         HOLDS,
         /** Tight at its figure, and painted. */
         TIGHT,
-        /** This step and those after it that ask for nothing, up to one. */
+        /** This step and those after it of which nothing is asked but what Done says, up to one. */
         ROW,
+        /** Every part that is asked about lies at one place. */
+        BENCH,
         /** Done, and all that is so once it is: checks, locks, what is offered, bolts at their figures and painted. */
         CLOSE;
 
@@ -46,10 +49,15 @@ class CardPresses {
         this.cards = cards;
     }
 
-    /** A row of steps from one on that ask for nothing but a tick, at the same footing and by as many hands. */
+    /**
+     * A row of steps from one on of which nothing is asked but what Done says, at the same footing and by as many hands. Where
+     * it says more than the tick they are all at one place: whoever presses stands there.
+     */
     static List<CardStep> row(Cards.Current current, CardStep from) {
         CardState state = current.state();
         List<CardStep> row = new ArrayList<>();
+        long says = 0;
+        boolean here = true;
         for (CardStep step : current.card()
                 .steps()
                 .subList(
@@ -58,15 +66,29 @@ class CardPresses {
             boolean alike = step.step().footing() == from.step().footing()
                     && step.step().hands() == from.step().hands();
             boolean asks = state.asks(step).stream()
-                    .anyMatch(ask -> !(ask instanceof Blocker.Before before)
-                            || !state.settled(before.step().key())
-                                    && row.stream().noneMatch(before.step()::equals));
-            if (!alike || asks || state.settled(step.key()) || row.size() == LONGEST) {
+                    .anyMatch(ask -> ask instanceof Blocker.Before before
+                            ? !state.settled(before.step().key())
+                                    && row.stream().noneMatch(before.step()::equals)
+                            : !state.met(step, ask) && !state.saidByDone(step, ask));
+            says += state.asks(step).stream()
+                    .filter(ask -> state.saidByDone(step, ask))
+                    .count();
+            here &= step.place().equals(from.place());
+            boolean moves = step.step().role().isPresent() && !row.isEmpty();
+            if (!alike || asks || moves || says > 0 && !here || state.settled(step.key())) {
                 break;
             }
             row.add(step);
+            if (row.size() == LONGEST || says >= LONGEST) {
+                break;
+            }
         }
         return row;
+    }
+
+    /** What was written down last, and with it that the step is done: the same as {@link Press#CLOSE}. */
+    void done(Person by, Job job, CardStep step, Form form, UUID client, Instant at) {
+        take(by, job, step, Press.CLOSE, form, client, at);
     }
 
     /**
@@ -76,10 +98,11 @@ class CardPresses {
      */
     void take(Person by, Job job, CardStep step, Press press, Form form, UUID client, Instant at) {
         List<Cards.Note> notes = switch (press) {
-            case HOLDS -> holds(job, step, false);
+            case HOLDS -> holds(cards.of(job).state(), step, false);
             case TIGHT -> tight(by, job, step, form);
-            case ROW -> ticks(job, step, form);
-            case CLOSE -> close(by, job, step, form);
+            case ROW -> ticks(by, job, step, form);
+            case CLOSE -> close(by, cards.of(job).state(), step, form);
+            case BENCH -> bench(job, step, form);
         };
         for (int i = 0; i < notes.size() && form.fits(); i++) {
             cards.add(by, job, named(client, i), at, notes.get(i));
@@ -95,8 +118,7 @@ class CardPresses {
     }
 
     /** Holds before the work goes on, or those that are said with the tick. */
-    private List<Cards.Note> holds(Job job, CardStep step, boolean after) {
-        CardState state = cards.of(job).state();
+    private static List<Cards.Note> holds(CardState state, CardStep step, boolean after) {
         List<Cards.Note> notes = new ArrayList<>();
         for (int i = 0; i < step.step().allHolds().size(); i++) {
             if (!state.held(step.key(), i) && step.step().after(i) == after) {
@@ -148,15 +170,18 @@ class CardPresses {
     }
 
     /** Refused where something is open that the press does not say. */
-    private List<Cards.Note> close(Person by, Job job, CardStep step, Form form) {
-        CardState state = cards.of(job).state();
+    private static List<Cards.Note> close(Person by, CardState state, CardStep step, Form form) {
         List<Blocker> open = state.blockers(step);
         long other = open.stream().filter(ask -> !state.saidByDone(step, ask)).count();
         if (other > 0) {
             form.problem("what", "problem.fit.blocked", "count", Long.toString(other));
             return List.of();
         }
-        List<Cards.Note> notes = new ArrayList<>(holds(job, step, true));
+        return said(by, state, step, open);
+    }
+
+    private static List<Cards.Note> said(Person by, CardState state, CardStep step, List<Blocker> open) {
+        List<Cards.Note> notes = new ArrayList<>(holds(state, step, true));
         for (Blocker ask : open) {
             if (ask instanceof Blocker.Missing missing) {
                 String id = missing.capture().id();
@@ -170,7 +195,20 @@ class CardPresses {
         return notes;
     }
 
-    private List<Cards.Note> ticks(Job job, CardStep step, Form form) {
+    private List<Cards.Note> bench(Job job, CardStep step, Form form) {
+        CardState state = cards.of(job).state();
+        BenchPart.Fate fate = form.text("fate").equals(BenchPart.Fate.BAGGED.name())
+                ? BenchPart.Fate.BAGGED
+                : BenchPart.Fate.HANDED_OVER;
+        return state.blockers(step).stream()
+                .filter(Blocker.OnBench.class::isInstance)
+                .map(ask -> ((Blocker.OnBench) ask).part().key())
+                .map(part -> new Cards.Note(Cards.What.PLACED, step.key(), part, "", fate.name(), 0))
+                .toList();
+    }
+
+    private List<Cards.Note> ticks(Person by, Job job, CardStep step, Form form) {
+        CardState state = cards.of(job).state();
         List<CardStep> row = row(cards.of(job), step);
         int last = 0;
         while (last < row.size() && !row.get(last).key().equals(form.text("until"))) {
@@ -180,6 +218,8 @@ class CardPresses {
             form.problem("what", "problem.fit.row");
             return List.of();
         }
-        return row.subList(0, last + 1).stream().map(CardPresses::tick).toList();
+        return row.subList(0, last + 1).stream()
+                .flatMap(one -> said(by, state, one, state.blockers(one)).stream())
+                .toList();
     }
 }

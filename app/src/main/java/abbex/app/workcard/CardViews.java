@@ -259,7 +259,8 @@ class CardViews {
                                 c.what(),
                                 words.say("capture.like." + c.kind()),
                                 state.captured(step.key(), c.id()),
-                                c.kind().name()))
+                                c.kind().name(),
+                                current.begun() && CardAsks.lastly(current, step, c)))
                         .toList(),
                 state.fasteners(step).stream()
                         .map(f -> bolts.row(current, step, f, reader))
@@ -334,7 +335,14 @@ class CardViews {
                         row.size() == 2
                                 ? words.say("fit.together.one")
                                 : words.say("fit.together", reader, "count", row.size() - 1),
-                        row.stream().map(one -> asks.title(one, reader)).toList());
+                        row.stream()
+                                .map(one -> new CardPage.TogetherRow(
+                                        asks.title(one, reader),
+                                        one.equals(step)
+                                                ? List.of()
+                                                : one.step().cautions(),
+                                        asks.said(current, one, reader)))
+                                .toList());
     }
 
     /** The first thing that keeps it from being ticked is what the large button is about. */

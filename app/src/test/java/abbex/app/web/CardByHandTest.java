@@ -2,6 +2,7 @@ package abbex.app.web;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import abbex.app.support.Said;
 import abbex.app.support.Screen;
@@ -9,8 +10,13 @@ import abbex.app.support.Shop;
 import abbex.app.support.Visitor;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import java.net.http.HttpResponse;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
@@ -72,6 +78,101 @@ class CardByHandTest {
             CardHand.work(screen.page, job, hand);
             finished(screen, job);
         }
+    }
+
+    /** A kit by the form of the plan, and the card begun with what is so of the job. */
+    private String begun(String name, List<String> vehicle, String kit, List<String> facts) {
+        String job = received(name, vehicle.toArray(String[]::new));
+        List<String> fields = new ArrayList<>();
+        for (String one : kit.strip().split(";\\s*")) {
+            fields.addAll(List.of(one.split("=")[0].strip(), one.split("=")[1].strip()));
+        }
+        HttpResponse<String> kept = orla.post("/jobs/" + job + "/plan", fields.toArray(String[]::new));
+        assertEquals(302, kept.statusCode(), kept::body);
+        String[] said = facts.stream().flatMap(f -> Stream.of(f, "yes")).toArray(String[]::new);
+        assertEquals(302, orla.post("/jobs/" + job + "/fit", said).statusCode());
+        return job;
+    }
+
+    /** Every figure of the card, said of this vehicle before. */
+    private void figures(String job) {
+        Matcher steps = Pattern.compile("data-key=\"([^\"]+)\"")
+                .matcher(orla.get("/jobs/" + job + "/fit").body());
+        for (String step : steps.results().map(r -> r.group(1)).distinct().toList()) {
+            String page = orla.get("/jobs/" + job + "/fit/" + step).body();
+            Matcher bolts = Pattern.compile("name=\"spec-([^\"]+)\"").matcher(page);
+            for (String bolt : bolts.results().map(r -> r.group(1)).toList()) {
+                orla.post(
+                        "/jobs/" + job + "/fit/" + step,
+                        "what",
+                        "SPEC",
+                        "item",
+                        bolt,
+                        "spec-" + bolt,
+                        "60 N·m",
+                        "source",
+                        "SERVICE_MANUAL",
+                        "sure",
+                        "yes");
+            }
+        }
+    }
+
+    /** A card where all is sound and every figure is known, counted: at most 1.3 presses a step, and no word typed. */
+    private void counted(Screen device, CardHand hand, List<String> vehicle, String kit, List<String> facts) {
+        String name = "counted " + UUID.randomUUID();
+        figures(begun(name, vehicle, kit, facts));
+        String job = begun(name, vehicle, kit, facts);
+        try (Screen screen = device.signIn("orla")) {
+            screen.open("/jobs/" + job + "/fit");
+            int steps = screen.page.locator("li[data-key]").count();
+            CardHand.Counted counted = CardHand.counted(hand);
+            CardHand.press(screen.page, counted, screen.page.locator(".fithead .big"));
+            CardHand.work(screen.page, job, counted);
+            finished(screen, job);
+
+            assertTrue(counted.presses().get() <= 1.3 * steps, counted.presses() + " presses, " + steps + " steps");
+            assertTrue(counted.typed().stream().allMatch(text -> text.matches("[0-9]+")), counted::toString);
+        }
+    }
+
+    private static final String COILOVERS = """
+            NAME=height-adjustable coilovers; FRONT_NEW_RATE=80 N/mm; FRONT_NEW_FREE=200 mm; FRONT_NEW_LONG=445 mm;
+            FRONT_NEW_SHORT=305 mm; FRONT_PERCH=10 mm; FRONT_NEW_STOP=30 mm; REAR_NEW_RATE=60 N/mm;
+            REAR_NEW_FREE=240 mm; REAR_NEW_LONG=520 mm; REAR_NEW_SHORT=360 mm; REAR_PERCH=10 mm""";
+
+    private static final String DROPPED = """
+            NAME=flip, hangers and bags; FRONT_SPINDLE=50 mm; REAR_FLIP_SADDLE=12 mm; REAR_FLIP_PACK=40 mm; REAR_FLIP_TUBE=80 mm; REAR_HANGER_UP=40 mm;
+            REAR_NEW_LONG=500 mm; REAR_BAG_AREA=60 in²; REAR_BAG_PRESSURE=35 psi; REAR_NEW_STOP=40 mm""";
+
+    @Test
+    void coilovers_on_a_lift_by_keys() {
+        counted(
+                Screen.desk(),
+                CardHand.KEYS,
+                List.of("archFront", "STRUT", "archRear", "MULTI_LINK"),
+                COILOVERS,
+                List.of("lift"));
+    }
+
+    @Test
+    void a_truck_with_flip_hangers_and_bags_by_thumbs() {
+        counted(
+                Screen.tablet(),
+                CardHand.THUMB,
+                List.of("kind", "TRUCK", "archFront", "DOUBLE_WISHBONE", "archRear", "SOLID_AXLE_LEAF"),
+                DROPPED,
+                List.of());
+    }
+
+    @Test
+    void a_motorcycle_with_links_by_keys() {
+        counted(
+                Screen.desk(),
+                CardHand.KEYS,
+                List.of("kind", "MOTORCYCLE"),
+                "NAME=lowering links; REAR_OLD_LINK=132 mm; REAR_NEW_LINK=137 mm",
+                List.of());
     }
 
     private static final String[] STRUTS = {"archFront", "STRUT"};

@@ -6,6 +6,9 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.PlaywrightException;
 import com.microsoft.playwright.TimeoutError;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -66,6 +69,38 @@ interface CardHand {
         }
     };
 
+    /** The same hand, with every press, field and typed text counted. */
+    static Counted counted(CardHand hand) {
+        return new Counted(hand, new AtomicInteger(), new ArrayList<>());
+    }
+
+    /**
+     * A hand and what it did.
+     *
+     * @param presses of buttons and fields; the tab key is none
+     * @param typed texts
+     */
+    record Counted(CardHand hand, AtomicInteger presses, List<String> typed) implements CardHand {
+        @Override
+        public void press(Locator what) {
+            hand.press(what);
+            presses.incrementAndGet();
+        }
+
+        @Override
+        public void type(Locator where, String text) {
+            hand.type(where, text);
+            presses.incrementAndGet();
+            typed.add(text);
+        }
+
+        @Override
+        public void tick(Locator box) {
+            hand.tick(box);
+            presses.incrementAndGet();
+        }
+    }
+
     int MOST = 400;
     double SOON = 4000;
 
@@ -102,7 +137,8 @@ interface CardHand {
 
     /** What is asked for first, told in one question: a page has many locators, and each asks by itself. */
     String FIRST = """
-            () => document.querySelector('.baybar button.act, .baybar a.act') ? 'act'
+            () => document.querySelector('.baybar .together') ? 'together'
+              : document.querySelector('.baybar button.act, .baybar a.act') ? 'act'
               : document.querySelector('form.fate:not([hidden])') ? 'bench'
               : [...document.querySelectorAll('form.capture input.form-control')].some((i) => !i.value) ? 'capture'
               : document.querySelector('.fastener[data-state=UNKNOWN]') ? 'spec' : 'reading'
@@ -111,11 +147,13 @@ interface CardHand {
     private static void step(Page page, CardHand hand) {
         switch (String.valueOf(page.evaluate(FIRST))) {
             case "act" -> press(page, hand, page.locator(".baybar .act").first());
+            case "together" -> press(page, hand, page.locator(".baybar .together button"));
             case "bench" ->
                 press(
                         page,
                         hand,
-                        page.locator("form.fate:not([hidden]) button[value=HANDED_OVER]")
+                        page.locator(
+                                        ".fate-all button[value=HANDED_OVER], form.fate:not([hidden]) button[value=HANDED_OVER]")
                                 .first());
             case "capture" ->
                 fill(
