@@ -12,6 +12,8 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -90,15 +92,15 @@ class TaggedSheetTest {
         }
     }
 
-    /** The place in the reading where a text is heard first. */
+    /** The place in the reading where a pattern is heard first. */
     private int at(String text) {
         StringBuilder all = new StringBuilder();
         for (Heard h : heard) {
             all.append(h.text()).append(' ');
         }
-        int found = all.toString().replaceAll("\\s+", " ").indexOf(text);
-        assertTrue(found >= 0, () -> text + " is not in " + all);
-        return found;
+        Matcher found = Pattern.compile(text).matcher(all.toString().replaceAll("\\s+", " "));
+        assertTrue(found.find(), () -> text + " is not in " + all);
+        return found.start();
     }
 
     @Test
@@ -106,18 +108,21 @@ class TaggedSheetTest {
         hear("GN 2-118");
         List<String> order = List.of(
                 "GN 2-118",
-                "Front",
-                Said.by("sheet.sideview"),
-                Said.by("sheet.watch"),
-                Said.by("sheet.back"),
-                Said.by("sheet.looked"),
-                Said.part("sheet.caution").substring(0, 30),
-                Said.by("sheet.shop"),
-                Said.by("sheet.says"),
-                Said.by("sheet.corners"),
-                Said.by("sheet.sides"));
+                // One figure an end, or one a side where the sides came down unlike each other.
+                "Front|Left front",
+                Pattern.quote(Said.by("sheet.sideview")),
+                Pattern.quote(Said.by("sheet.watch")),
+                Pattern.quote(Said.by("sheet.back")),
+                Pattern.quote(Said.by("sheet.looked")),
+                Pattern.quote(Said.part("sheet.caution").substring(0, 30)),
+                Pattern.quote(Said.by("sheet.shop")),
+                Pattern.quote(Said.by("sheet.says")),
+                Pattern.quote(Said.by("sheet.corners")),
+                Pattern.quote(Said.by("sheet.sides")));
         for (int i = 1; i < order.size(); i++) {
-            assertTrue(at(order.get(i - 1)) < at(order.get(i)), order.get(i - 1) + " before " + order.get(i));
+            assertTrue(
+                    at(order.get(i - 1)) < at(order.get(i)),
+                    order.get(i - 1) + " before " + order.get(i) + " in " + heard);
         }
         List<String> tags = heard.stream().map(Heard::tag).distinct().toList();
         assertTrue(tags.containsAll(List.of("H1", "H2", "P", "Table", "TR", "TH", "TD", "Figure")), tags::toString);
@@ -128,6 +133,6 @@ class TaggedSheetTest {
     @Test
     void a_motorcycle_is_heard_with_its_seat() throws IOException {
         hear("MQ 381");
-        assertTrue(at("Seat") < at(Said.by("sheet.watch")));
+        assertTrue(at("Seat") < at(Pattern.quote(Said.by("sheet.watch"))));
     }
 }
