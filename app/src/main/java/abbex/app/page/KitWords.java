@@ -24,8 +24,10 @@ public class KitWords extends Wording {
         named(KitFinding.Nose.class, "nose.");
         named(ForkSlide.Stop.class, "slidestop.");
         of(
-                KitFinding.Rings.class,
-                (rings, words, reader) -> rings.count() + " " + words.say(rings.count() == 1 ? "ring" : "rings"));
+                KitFinding.Trim.class,
+                (trim, words, reader) -> trim.rings() == 0
+                        ? words.say("trim.length", reader, "off", trim.off())
+                        : trim.rings() + " " + words.say(trim.rings() == 1 ? "ring" : "rings"));
         of(Force.class, (force, words, reader) -> force(force, reader));
         of(Rate.class, (rate, words, reader) -> rate(rate, reader));
         of(Frequency.class, (frequency, words, reader) -> String.format(Locale.ROOT, "%.2f Hz", frequency.hertz()));

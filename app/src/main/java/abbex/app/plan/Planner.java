@@ -25,7 +25,6 @@ import abbex.core.kit.EndPlan;
 import abbex.core.kit.Interval;
 import abbex.core.kit.KitFinding;
 import abbex.core.kit.PlannedHeight;
-import abbex.core.kit.Row;
 import abbex.core.kit.Stacks;
 import abbex.core.kit.Travel;
 import abbex.core.units.Frequency;
@@ -49,6 +48,7 @@ class Planner {
     private final Sheets sheets;
     private final Stances stances;
     private final Clearances clearances;
+    private final ToBuy toBuy;
     private final CauseWords causes;
     private final WishWords wishes;
     private final MachineWords machines;
@@ -61,6 +61,7 @@ class Planner {
             Sheets sheets,
             Stances stances,
             Clearances clearances,
+            ToBuy toBuy,
             CauseWords causes,
             WishWords wishes,
             MachineWords machines,
@@ -75,6 +76,7 @@ class Planner {
         this.sheets = sheets;
         this.stances = stances;
         this.clearances = clearances;
+        this.toBuy = toBuy;
         this.causes = causes;
         this.words = words;
     }
@@ -110,7 +112,7 @@ class Planner {
                 ends,
                 said(planned, reader, f -> !note(f) && !(after.isPresent() && f.untilMeasured())),
                 wishes.of(planned, values, reader),
-                buys(job, planned, reader),
+                toBuy.of(job, planned, reader),
                 ends.isEmpty() ? words.say("plan.empty") : all.newest().isEmpty() ? words.say("plan.baseline") : "",
                 plans.why(job, planned, values)
                         .map(why -> causes.of(why, reader))
@@ -368,46 +370,5 @@ class Planner {
     private static String off(PlannedHeight planned, Length measured) {
         double is = measured.mm();
         return planned.setDown().holds(is) || planned.settled().holds(is) ? "clear" : "look";
-    }
-
-    private List<PlanPage.Buy> buys(Job job, KitPlans.Planned planned, Reader reader) {
-        List<PlanPage.Buy> buys = new ArrayList<>();
-        clearances.planned(job).forEach(f -> {
-            Words.Said said = words.finding(f, reader);
-            buys.add(new PlanPage.Buy(said.title(), said.text()));
-        });
-        for (KitFinding finding : planned.plan().findings()) {
-            String key = buy(finding);
-            if (!key.isEmpty()) {
-                buys.add(buy(key));
-            }
-        }
-        if (planned.plan().ends().stream().anyMatch(Optional::isPresent)) {
-            buys.add(buy("ALIGNMENT"));
-            buys.add(buy("LAMPS"));
-            boolean springs = planned.plan().ends().stream()
-                    .flatMap(Optional::stream)
-                    .anyMatch(p -> p.lines().stream().anyMatch(l -> l.row() == Row.SPRING || l.row() == Row.BOX));
-            if (springs) {
-                buys.add(buy("RETURN"));
-            }
-        }
-        return buys.stream().distinct().toList();
-    }
-
-    private static String buy(KitFinding finding) {
-        if (finding instanceof KitFinding.LooseAtDroop || finding instanceof KitFinding.MayBeLoose) {
-            return "DAMPERS";
-        }
-        if (finding instanceof KitFinding.OnStops
-                || finding instanceof KitFinding.PerhapsOnStops
-                || finding instanceof KitFinding.LittleTravelLeft) {
-            return "STOPS";
-        }
-        return finding instanceof KitFinding.LittleTravel ? "TRIM" : "";
-    }
-
-    private PlanPage.Buy buy(String key) {
-        return new PlanPage.Buy(words.say("buy." + key), words.say("buy." + key + ".why"));
     }
 }

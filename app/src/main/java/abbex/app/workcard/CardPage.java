@@ -156,6 +156,7 @@ public final class CardPage {
      * Steps that may be ticked together.
      *
      * @param until key of the last; empty where there are none
+     * @param rows those after the step in hand
      */
     public record Together(String until, String text, List<TogetherRow> rows) {}
 

@@ -336,11 +336,10 @@ class CardViews {
                                 ? words.say("fit.together.one")
                                 : words.say("fit.together", reader, "count", row.size() - 1),
                         row.stream()
+                                .skip(1)
                                 .map(one -> new CardPage.TogetherRow(
                                         asks.title(one, reader),
-                                        one.equals(step)
-                                                ? List.of()
-                                                : one.step().cautions(),
+                                        one.step().cautions(),
                                         asks.said(current, one, reader)))
                                 .toList());
     }

@@ -212,27 +212,39 @@ final class Consequences {
         }
         double left = travel.toStop().is().getAsDouble();
         BumpStop stop = kit.stop().or(now::stop).orElseThrow().stop();
-        int rings = (int) Math.max(0, Math.ceil((LITTLE - left) * rodRatio() / stop.ringHeight() - 1e-9));
-        int off = Math.min(rings, stop.rings() - 1);
-        Length then = mm(trimmed(left, off * stop.ringHeight()));
+        KitFinding.Trim off = trim(stop, (LITTLE - left) * rodRatio());
+        Length then = mm(trimmed(left, off.off().mm()));
         double contact = left + plan.setDown().value();
         if (left < 0) {
             // Said of what is sure; what nobody measured accuses nobody.
             findings.add(
                     plan.setDown().low() > contact
-                            ? new KitFinding.OnStops(end, mm(-left), new KitFinding.Rings(off), then)
-                            : new KitFinding.PerhapsOnStops(end, mm(-left), new KitFinding.Rings(off), then));
+                            ? new KitFinding.OnStops(end, mm(-left), off, then)
+                            : new KitFinding.PerhapsOnStops(end, mm(-left), off, then));
         } else if (left < LITTLE) {
             findings.add(
-                    off == 0
+                    off.off().sign() == 0
                             ? new KitFinding.LittleTravelLeft(end, mm(left))
-                            : new KitFinding.LittleTravel(end, mm(left), new KitFinding.Rings(off), then));
+                            : new KitFinding.LittleTravel(end, mm(left), off, then));
         } else {
             findings.add(
                     left < ENOUGH || contact - plan.setDown().high() < LITTLE
                             ? new KitFinding.SomeTravel(end, mm(left))
                             : new KitFinding.EnoughTravel(end, mm(left)));
         }
+    }
+
+    /**
+     * What is cut off a stop so that it is so much shorter, mm: whole rings, never all of them; of one without rings so much of
+     * its length, at most half.
+     */
+    private static KitFinding.Trim trim(BumpStop stop, double by) {
+        double needed = Math.max(0, by);
+        if (stop.rings() == 1) {
+            return new KitFinding.Trim(0, mm(Math.min(Math.ceil(needed - 1e-9), stop.height() / 2)));
+        }
+        int rings = Math.min((int) Math.ceil(needed / stop.ringHeight() - 1e-9), stop.rings() - 1);
+        return new KitFinding.Trim(rings, mm(rings * stop.ringHeight()));
     }
 
     /** What is left to a stop that is so much shorter: a body that rested on it comes down by that, to where its spring holds it. */

@@ -37,11 +37,11 @@ public sealed interface KitFinding extends Finding {
         DOWN
     }
 
-    /** So many rings of a bump stop. */
-    record Rings(int count) {}
+    /** What is cut off a bump stop: whole rings, or so much of one that has none. */
+    record Trim(int rings, Length off) {}
 
     /** The body rests on its bump stops: at rest, or for all that can be told. */
-    record OnStops(End place, Length into, Rings rings, Length then) implements KitFinding, Stop {}
+    record OnStops(End place, Length into, Trim rings, Length then) implements KitFinding, Stop {}
 
     /** At full droop the spring is shorter than the room between its seats; what cures it: a shorter damper, or a helper spring. */
     record LooseAtDroop(End place, Length slack, Length shorter) implements KitFinding, Stop {}
@@ -71,7 +71,7 @@ public sealed interface KitFinding extends Finding {
     record AbovePlate(End place, Force load, Force plate) implements KitFinding, Stop {}
 
     /** It comes to rest on its bump stops as far as can be told, but may not. */
-    record PerhapsOnStops(End place, Length into, Rings rings, Length then) implements KitFinding, Look {}
+    record PerhapsOnStops(End place, Length into, Trim rings, Length then) implements KitFinding, Look {}
 
     /** Travel of a live axle under its frame: less than is needed, and how deep a notch would have to be. */
     record AxleNearFrame(End place, Length now, Length left, Length notch) implements KitFinding, Look {}
@@ -79,7 +79,7 @@ public sealed interface KitFinding extends Finding {
     record MayBeLoose(End place, Length slack, Length shorter) implements KitFinding, Look {}
 
     /** Little travel to the stop; so many rings off leave so much. */
-    record LittleTravel(End place, Length left, Rings rings, Length then) implements KitFinding, Look {}
+    record LittleTravel(End place, Length left, Trim rings, Length then) implements KitFinding, Look {}
 
     /** The same, with nothing that could be trimmed. */
     record LittleTravelLeft(End place, Length left) implements KitFinding, Look {}

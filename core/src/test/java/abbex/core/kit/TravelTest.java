@@ -94,6 +94,30 @@ class TravelTest {
         assertEquals(free, trimmed.ends().front().orElseThrow().setDown().value(), 1e-6);
     }
 
+    /** Of a stop without rings so much of its length goes as is missing to half an inch, at most half of it. */
+    @Test
+    void a_stop_without_rings_is_trimmed_by_length() {
+        EndKit kit = EndKit.NOTHING.withSpring(spring(34, 275, 90)).withStop(StopFacts.foam(60, 1));
+        KitPlan plan = plan(now(3500, 95), kit);
+        double left = plan.travel().front().orElseThrow().toStop().is().orElseThrow();
+        KitFinding.LittleTravel little = plan.findings().stream()
+                .filter(KitFinding.LittleTravel.class::isInstance)
+                .map(KitFinding.LittleTravel.class::cast)
+                .findFirst()
+                .orElseThrow();
+        assertEquals(0, little.rings().rings());
+        assertEquals(Math.ceil((12.7 - left) * RATIO), little.rings().off().mm(), 1e-6);
+        assertEquals(left + little.rings().off().mm() / RATIO, little.then().mm(), 1e-3);
+        KitPlan low = plan(
+                now(3500, 95), EndKit.NOTHING.withSpring(spring(34, 200, 90)).withStop(StopFacts.foam(60, 1)));
+        assertTrue(
+                low.findings().stream()
+                        .filter(KitFinding.OnStops.class::isInstance)
+                        .map(KitFinding.OnStops.class::cast)
+                        .anyMatch(on -> on.rings().off().mm() == 30),
+                low.findings()::toString);
+    }
+
     /** A shorter damper by what was slack holds the spring; a damper as long as before does not. */
     @Test
     void a_damper_as_much_shorter_as_is_said_holds_the_spring() {

@@ -127,7 +127,8 @@ class BillTest {
     /** What the plan asks for beside its kit, with its reason; of a part that the kit brings nothing. */
     @Test
     void the_plan_asks_for_more() {
-        Finding stops = new KitFinding.OnStops(End.FRONT, Length.ofMm(4), new KitFinding.Rings(1), Length.ofMm(12));
+        Finding stops = new KitFinding.OnStops(
+                End.FRONT, Length.ofMm(4), new KitFinding.Trim(1, Length.ofMm(20)), Length.ofMm(12));
         Finding loose = new KitFinding.MayBeLoose(End.REAR, Length.ofMm(5), Length.ofMm(6));
         Bill bill = bill(List.of(stops, loose, new KitFinding.TravelUnknown(End.REAR)), List.of());
         assertEquals(Optional.of(stops), line(bill, "extra:stop@front").reason());
