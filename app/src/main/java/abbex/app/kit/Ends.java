@@ -121,8 +121,8 @@ final class Ends {
 
     private static Optional<StopFacts> stop(KitValues values, End end, KitField height, KitField rings) {
         return values.value(end, height)
-                .map(mm -> StopFacts.foam(
-                        mm, (int) Math.round(values.value(end, rings).orElse(1.0))));
+                .map(mm -> StopFacts.foam(mm, Math.max(1, (int)
+                        Math.round(values.value(end, rings).orElse(1.0)))));
     }
 
     static EndKit kit(Job job, End end, KitValues values, EndNow now, OwnFits own) {

@@ -22,7 +22,7 @@ public enum KitField {
     OLD_LONG(Of.VEHICLE, Kind.LENGTH, 100, 1200),
     OLD_SHORT(Of.VEHICLE, Kind.LENGTH, 50, 1000),
     OLD_STOP(Of.VEHICLE, Kind.LENGTH, 1, 250),
-    OLD_RINGS(Of.VEHICLE, Kind.COUNT, 1, 12),
+    OLD_RINGS(Of.VEHICLE, Kind.COUNT, 0, 12),
     LATERAL(Of.VEHICLE, Kind.LENGTH, 200, 1600),
     LATERAL_RISE(Of.VEHICLE, Kind.DROP, -400, 400),
     LATERAL_LEFT(Of.VEHICLE, Kind.YES, 0, 1),
@@ -89,7 +89,19 @@ public enum KitField {
     NEW_LONG(Of.KIT, Kind.LENGTH, 100, 1200),
     NEW_SHORT(Of.KIT, Kind.LENGTH, 50, 1000),
     NEW_STOP(Of.KIT, Kind.LENGTH, 1, 250),
-    NEW_RINGS(Of.KIT, Kind.COUNT, 1, 12),
+    /** None is an answer: a stop in one piece. */
+    NEW_RINGS(Of.KIT, Kind.COUNT, 0, 12),
+    /** Damper, spring and perch are one piece. */
+    COILOVER(Of.KIT, Kind.YES, 0, 1),
+    /** From the hole of the lower bolt, or the body's end, to the spring's seat, as the maker states it. */
+    PERCH_SEAT(Of.KIT, Kind.LENGTH, 0, 900),
+    PERCH_SEAT_LEAST(Of.KIT, Kind.LENGTH, 0, 900),
+    PERCH_SEAT_MOST(Of.KIT, Kind.LENGTH, 0, 900),
+    /** From the hole of the lower bolt to the top of the body: it sets the height where the lower mount is threaded on. */
+    BODY(Of.KIT, Kind.LENGTH, 0, 900),
+    PRELOAD(Of.KIT, Kind.LENGTH, 0, 100),
+    /** From full hard, both sides alike. */
+    CLICKS(Of.KIT, Kind.COUNT, 0, 99),
     PERCH(Of.KIT, Kind.DROP, -150, 150),
     PERCH_LEAST(Of.KIT, Kind.DROP, -150, 150),
     PERCH_MOST(Of.KIT, Kind.DROP, -150, 150),

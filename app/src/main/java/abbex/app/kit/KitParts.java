@@ -27,8 +27,17 @@ public final class KitParts {
     }
 
     private static final Map<String, List<KitField>> BRINGS = Map.ofEntries(
-            Map.entry("spring", List.of(KitField.BOX, KitField.NEW_FREE, KitField.NEW_RATE, KitField.NEW_TABLE)),
-            Map.entry("damper", List.of(KitField.NEW_GAS, KitField.NEW_LONG, KitField.NEW_SHORT, KitField.NEW_EYES)),
+            Map.entry(
+                    "spring",
+                    List.of(KitField.BOX, KitField.NEW_FREE, KitField.NEW_RATE, KitField.NEW_TABLE, KitField.COILOVER)),
+            Map.entry(
+                    "damper",
+                    List.of(
+                            KitField.NEW_GAS,
+                            KitField.NEW_LONG,
+                            KitField.NEW_SHORT,
+                            KitField.NEW_EYES,
+                            KitField.COILOVER)),
             Map.entry("stop", List.of(KitField.NEW_STOP)),
             Map.entry("isolator", List.of(KitField.NEW_PAD)),
             Map.entry("helper", List.of(KitField.NEW_SECOND_RATE)),

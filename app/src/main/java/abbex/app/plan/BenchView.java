@@ -47,6 +47,7 @@ public record BenchView(List<OfEnd> ends) {
             "spring",
             "second",
             "damper",
+            "coilover",
             "seat",
             "link",
             "leaf",

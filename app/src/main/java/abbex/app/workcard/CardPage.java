@@ -187,6 +187,7 @@ public final class CardPage {
      *
      * @param bench parts that are asked about before it, or will be
      * @param waits it waits for one of them now
+     * @param settings what its adjusters are set to by the plan
      * @param traps what cannot be done any more after later steps
      * @param stands how it stands, in words
      * @param offers that it waits for
@@ -205,6 +206,7 @@ public final class CardPage {
             String left,
             CardLine line,
             List<HoldRow> holds,
+            List<String> settings,
             List<String> cautions,
             List<String> traps,
             List<Tips.Tip> tips,

@@ -30,11 +30,21 @@ class CardViews {
     private final CardAsks asks;
     private final CardSides sides;
     private final BoltViews bolts;
+    private final CardSettings settings;
     private final Tips tips;
     private final StepTimes times;
     private final Words words;
 
-    CardViews(Cards cards, CardAsks asks, CardSides sides, BoltViews bolts, Tips tips, StepTimes times, Words words) {
+    CardViews(
+            Cards cards,
+            CardAsks asks,
+            CardSides sides,
+            CardSettings settings,
+            BoltViews bolts,
+            Tips tips,
+            StepTimes times,
+            Words words) {
+        this.settings = settings;
         this.times = times;
         this.bolts = bolts;
         this.tips = tips;
@@ -245,6 +255,7 @@ class CardViews {
                 time(Math.round(times.pace(job).left(current.card(), state).minutes()), reader),
                 line(current, step.key()),
                 holds,
+                settings.of(job, step, reader),
                 step.step().cautions(),
                 traps(current, step, reader),
                 newest(tips.of(job.shop(), job.vehicle())

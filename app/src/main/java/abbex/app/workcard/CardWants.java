@@ -22,7 +22,7 @@ import java.util.stream.Stream;
 final class CardWants {
     /** What steps may ask beside the kit. */
     static final List<String> FACTS =
-            List.of("lift", "wired", "rubber-pivots", "notch", "shaft", "steering", "alignment");
+            List.of("lift", "wired", "adaptive", "rubber-pivots", "notch", "shaft", "steering", "alignment");
 
     /** What they may ask of each end by itself. */
     static final Set<String> OF_END = Set.of("brakes");
@@ -75,9 +75,12 @@ final class CardWants {
     static Wanted of(Job job, KitValues values, Set<String> facts, List<Set<End>> rounds) {
         Set<String> all = new TreeSet<>(facts);
         for (End end : End.values()) {
-            if (Stream.of(KitField.PERCH, KitField.TURNS, KitField.JACK_TURNS)
+            if (Stream.of(KitField.PERCH, KitField.PERCH_SEAT, KitField.TURNS, KitField.JACK_TURNS)
                     .anyMatch(field -> values.at(end, field).isPresent())) {
                 all.add(Wanted.PERCH + end.code());
+            }
+            if (values.yes(end, KitField.COILOVER)) {
+                all.add(Wanted.COILOVER + end.code());
             }
         }
         return new Wanted(

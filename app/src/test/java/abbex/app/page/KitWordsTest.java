@@ -75,7 +75,7 @@ class KitWordsTest {
                 Optional.empty(),
                 new DamperFacts(Typical.TWIN_TUBE, damper(random, 480, 560), damper(random, 300, 340)),
                 random.nextInt(5) == 0 ? Optional.empty() : Optional.of(Told.measured(between(random, 40, 130), 1)),
-                Optional.of(StopFacts.foam(between(random, 20, 70), 1 + random.nextInt(4))));
+                Optional.of(StopFacts.foam(between(random, 8, 70), 1 + random.nextInt(4))));
     }
 
     private static Optional<Told> damper(Random random, double low, double high) {

@@ -138,7 +138,8 @@ class CardByHandTest {
 
     private static final String COILOVERS = """
             NAME=height-adjustable coilovers; FRONT_NEW_RATE=80 N/mm; FRONT_NEW_FREE=200 mm; FRONT_NEW_LONG=445 mm;
-            FRONT_NEW_SHORT=305 mm; FRONT_PERCH=10 mm; FRONT_NEW_STOP=30 mm; REAR_NEW_RATE=60 N/mm;
+            FRONT_NEW_SHORT=305 mm; FRONT_COILOVER=yes; FRONT_PERCH_SEAT=7 in; FRONT_PERCH_SEAT_LEAST=6 1/2 in; FRONT_PERCH_SEAT_MOST=7 3/4 in;
+            FRONT_CLICKS=12; FRONT_PRELOAD=3 mm; FRONT_PERCH=10 mm; FRONT_NEW_STOP=30 mm; REAR_NEW_RATE=60 N/mm;
             REAR_NEW_FREE=240 mm; REAR_NEW_LONG=520 mm; REAR_NEW_SHORT=360 mm; REAR_PERCH=10 mm""";
 
     private static final String DROPPED = """

@@ -56,7 +56,14 @@ class StepFilesTest {
         });
         Set<String> facts = new TreeSet<>();
         CardWants.FACTS.stream().sorted().filter(f -> random.nextBoolean()).forEach(facts::add);
-        for (String fact : List.of("perch@front", "perch@rear", CardWants.HELPER, "brakes@front", "brakes@rear")) {
+        for (String fact : List.of(
+                "perch@front",
+                "perch@rear",
+                "coilover@front",
+                "coilover@rear",
+                CardWants.HELPER,
+                "brakes@front",
+                "brakes@rear")) {
             if (random.nextBoolean()) {
                 facts.add(fact);
             }

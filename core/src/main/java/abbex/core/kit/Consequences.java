@@ -223,7 +223,7 @@ final class Consequences {
                             : new KitFinding.PerhapsOnStops(end, mm(-left), off, then));
         } else if (left < LITTLE) {
             findings.add(
-                    off.off().sign() == 0
+                    off.rings() == 0 && then.mm() < LITTLE - 0.5
                             ? new KitFinding.LittleTravelLeft(end, mm(left))
                             : new KitFinding.LittleTravel(end, mm(left), off, then));
         } else {

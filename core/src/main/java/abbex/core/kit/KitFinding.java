@@ -81,7 +81,7 @@ public sealed interface KitFinding extends Finding {
     /** Little travel to the stop; so many rings off leave so much. */
     record LittleTravel(End place, Length left, Trim rings, Length then) implements KitFinding, Look {}
 
-    /** The same, with nothing that could be trimmed. */
+    /** The same, where half of a stop without rings would not be enough. */
     record LittleTravelLeft(End place, Length left) implements KitFinding, Look {}
 
     record NearBind(End place, Length margin) implements KitFinding, Look {}

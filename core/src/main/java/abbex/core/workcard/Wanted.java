@@ -31,6 +31,9 @@ public record Wanted(
     /** An adjuster of the kit is set at an end, whose code is behind it; it is of the kit, not of what else is done. */
     public static final String PERCH = "perch@";
 
+    /** The kit brings damper, spring and perch in one piece to an end, whose code is behind it. */
+    public static final String COILOVER = "coilover@";
+
     /** All ends at once. */
     public Wanted(
             VehicleKind kind, PerEnd<Architecture> architecture, PerEnd<Set<String>> supplied, Set<String> facts) {
@@ -58,7 +61,8 @@ public record Wanted(
                         architecture,
                         supplied,
                         facts.stream()
-                                .filter(fact -> !fact.contains("@") || fact.startsWith(PERCH))
+                                .filter(fact ->
+                                        !fact.contains("@") || fact.startsWith(PERCH) || fact.startsWith(COILOVER))
                                 .collect(Collectors.toUnmodifiableSet()),
                         rounds);
     }
