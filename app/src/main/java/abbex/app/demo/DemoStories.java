@@ -117,6 +117,8 @@ final class DemoStories {
                         FRONT_OLD_STOP = 45 mm; FRONT_OLD_RINGS = 3; FRONT_NEW_LONG = 445 mm;
                         FRONT_NEW_SHORT = 305 mm; FRONT_NEW_STOP = 30 mm; FRONT_NEW_RINGS = 2;
                         FRONT_PERCH_LEAST = -12 mm; FRONT_PERCH_MOST = 15 mm; FRONT_PERCH = 0 mm;
+                        FRONT_COILOVER = yes; FRONT_PERCH_SEAT = 7 in; FRONT_PERCH_SEAT_LEAST = 6 3/8 in;
+                        FRONT_PERCH_SEAT_MOST = 7 1/2 in; FRONT_PRELOAD = 3 mm; FRONT_CLICKS = 12;
                         REAR_OLD_RATE = 40 N/mm; REAR_OLD_FREE = 300 mm; REAR_NEW_RATE = 60 N/mm;
                         REAR_NEW_FREE = 246 mm; REAR_NEW_GAS = 45 lb; REAR_PERCH_LEAST = -10 mm;
                         REAR_PERCH_MOST = 15 mm; REAR_PERCH = 0 mm;

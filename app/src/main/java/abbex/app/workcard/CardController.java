@@ -69,14 +69,22 @@ class CardController {
     }
 
     @GetMapping("/jobs/{id}/fit")
-    ModelAndView whole(@Me Person me, @PathVariable UUID id) {
-        return whole(me, job(me, id), Form.blank(me, words));
+    ModelAndView whole(@Me Person me, @PathVariable UUID id, @RequestParam Map<String, String> parameters) {
+        Job job = job(me, id);
+        return whole(me, job, shown(job, parameters), Form.blank(me, words));
     }
 
-    private ModelAndView whole(Person me, Job job, Form form) {
+    /** What was chosen so far of a card that is not begun: what is shown is what begins. */
+    private Cards.Current shown(Job job, Map<String, String> parameters) {
+        return parameters.containsKey("shown")
+                ? cards.as(job, facts(job, parameters), rounds(parameters))
+                : cards.as(job, views.likely(job), List.of());
+    }
+
+    private ModelAndView whole(Person me, Job job, Cards.Current current, Form form) {
         ModelAndView page = form.on(new ModelAndView("fit"));
         page.addObject("head", heads.head(me.shop(), job.id(), "fit", Reader.of(me)));
-        page.addObject("view", views.whole(job, Reader.of(me)));
+        page.addObject("view", views.whole(job, current, Reader.of(me)));
         page.addObject("client", UUID.randomUUID().toString());
         return page;
     }
@@ -84,18 +92,25 @@ class CardController {
     @PostMapping("/jobs/{id}/fit")
     String begin(@Me Person me, @PathVariable UUID id, @RequestParam Map<String, String> parameters) {
         Job job = job(me, id);
-        Set<String> facts = new TreeSet<>();
-        cards.asked(job).stream()
-                .filter(fact -> "yes".equals(parameters.get(fact)))
-                .forEach(facts::add);
-        Set<End> now = ends(parameters);
-        boolean all = now.isEmpty() || now.size() == End.values().length;
-        cards.begin(me, job, facts, all ? List.of() : List.of(now));
+        cards.begin(me, job, facts(job, parameters), rounds(parameters));
         return cards.of(job)
                 .state()
                 .next()
                 .map(step -> "redirect:/jobs/" + id + "/fit/" + step.key())
                 .orElse("redirect:/jobs/" + id + "/fit");
+    }
+
+    private Set<String> facts(Job job, Map<String, String> parameters) {
+        return cards.asked(job).stream()
+                .filter(fact -> "yes".equals(parameters.get(fact)))
+                .collect(Collectors.toCollection(TreeSet::new));
+    }
+
+    /** None for all ends at once. */
+    private static List<Set<End>> rounds(Map<String, String> parameters) {
+        Set<End> now = ends(parameters);
+        boolean all = now.isEmpty() || now.size() == End.values().length;
+        return all ? List.of() : List.of(now);
     }
 
     private static Set<End> ends(Map<String, String> parameters) {
@@ -115,7 +130,7 @@ class CardController {
                 .collect(Collectors.toUnmodifiableSet());
         if (ends.isEmpty() || !current.begun()) {
             form.problem("now-front", "problem.fit.round");
-            return whole(me, job, form);
+            return whole(me, job, cards.of(job), form);
         }
         if (form.text("rounds").matches("[1-9]")) {
             cards.round(me, job, ends, Integer.parseInt(form.text("rounds")));

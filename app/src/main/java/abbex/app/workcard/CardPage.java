@@ -4,6 +4,7 @@ import abbex.app.drawing.CardLine;
 import abbex.app.drawing.FootingDrawing;
 import abbex.core.workcard.Step;
 import java.util.List;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /** The texts of a card's pages, each ready for a page. */
@@ -16,6 +17,7 @@ public final class CardPage {
      * @param mark done, otherwise, look for one that has to be done again, now for the one in hand, or empty
      * @param note how it was done otherwise, with its limit
      * @param who ticked it
+     * @param opens it has a page
      */
     public record Row(
             int number,
@@ -26,7 +28,8 @@ public final class CardPage {
             boolean two,
             String mark,
             String note,
-            String who) {}
+            String who,
+            boolean opens) {}
 
     /** Steps of one footing. */
     public record Block(String footing, List<Row> rows) {}
@@ -50,7 +53,7 @@ public final class CardPage {
      * The whole card.
      *
      * @param facts what is asked before it begins
-     * @param onLift it stands where a lift is
+     * @param chosen facts by which it is shown
      * @param settled steps that nobody has to come back to
      * @param left how long yet, for one person and for two
      * @param newer the shop has other steps by now
@@ -63,7 +66,7 @@ public final class CardPage {
     public record Whole(
             boolean begun,
             List<String> facts,
-            boolean onLift,
+            Set<String> chosen,
             boolean changed,
             boolean newer,
             boolean finished,

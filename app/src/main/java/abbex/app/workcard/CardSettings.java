@@ -44,9 +44,16 @@ class CardSettings {
         KitValues values = kits.of(job).chosen().values();
         return step.end().stream()
                 .flatMap(end -> SET.stream()
-                        .filter(one -> values.at(end, one.getKey()).isPresent())
+                        .filter(one -> tells(values, end, one.getKey()))
                         .flatMap(one -> said(values, end, one, reader)))
                 .toList();
+    }
+
+    /** A perch that moves by nothing is set by nobody. */
+    private static boolean tells(KitValues values, End end, KitField field) {
+        return values.at(end, field)
+                .filter(told -> told.value() != 0 || field == KitField.CLICKS || field == KitField.PRELOAD)
+                .isPresent();
     }
 
     private Stream<String> said(KitValues values, End end, Map.Entry<KitField, String> one, Reader reader) {

@@ -18,6 +18,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -54,15 +55,21 @@ class CardViews {
         this.words = words;
     }
 
-    CardPage.Whole whole(Job job, Reader reader) {
-        Cards.Current current = cards.of(job);
+    /** Whether a bay is one with a lift, as its name says. */
+    Set<String> likely(Job job) {
+        return job.where().bay().toLowerCase(Locale.ROOT).contains(words.say("fit.bay.lift"))
+                ? Set.of("lift")
+                : Set.of();
+    }
+
+    CardPage.Whole whole(Job job, Cards.Current current, Reader reader) {
         CardState state = current.state();
         String next = state.next().map(CardStep::key).orElse("");
         Pace pace = times.pace(job);
         return new CardPage.Whole(
                 current.begun(),
                 cards.asked(job),
-                job.where().bay().toLowerCase(Locale.ROOT).contains(words.say("fit.bay.lift")),
+                current.wanted().facts(),
                 current.changed(),
                 current.newer(),
                 state.finished(),
@@ -75,7 +82,7 @@ class CardViews {
                 ends(current, reader),
                 current.wanted().rounds().size(),
                 line(current, next),
-                blocks(current, next, reader),
+                blocks(current, opens(job, current), next, reader),
                 parts(state, reader),
                 bolts.log(current, reader),
                 found(current),
@@ -136,7 +143,13 @@ class CardViews {
         return step.end().isEmpty() ? "" : words.word(step.place(), reader);
     }
 
-    private List<CardPage.Block> blocks(Cards.Current current, String next, Reader reader) {
+    /** Steps that have a page: of a card that is only chosen so far those that it has in any case. */
+    private Set<String> opens(Job job, Cards.Current current) {
+        return (current.begun() ? current : cards.of(job))
+                .card().steps().stream().map(CardStep::key).collect(Collectors.toUnmodifiableSet());
+    }
+
+    private List<CardPage.Block> blocks(Cards.Current current, Set<String> opens, String next, Reader reader) {
         List<CardPage.Block> blocks = new ArrayList<>();
         List<CardPage.Row> rows = new ArrayList<>();
         Step.Footing footing = Step.Footing.WHEELS;
@@ -148,7 +161,7 @@ class CardViews {
             }
             footing = step.step().footing();
             number++;
-            rows.add(row(current, step, number, next, reader));
+            rows.add(row(current, step, number, opens, next, reader));
         }
         if (!rows.isEmpty()) {
             blocks.add(new CardPage.Block(words.say("footing." + footing), List.copyOf(rows)));
@@ -156,7 +169,8 @@ class CardViews {
         return blocks;
     }
 
-    private CardPage.Row row(Cards.Current current, CardStep step, int number, String next, Reader reader) {
+    private CardPage.Row row(
+            Cards.Current current, CardStep step, int number, Set<String> opens, String next, Reader reader) {
         CardState state = current.state();
         Optional<CardEvent.Otherwise> otherwise = state.otherwise(step.key());
         String mark = state.reopened(step)
@@ -181,7 +195,8 @@ class CardViews {
                                 ? o.reason()
                                 : words.say("fit.limited", reader, "reason", o.reason(), "limit", o.limit()))
                         .orElse(""),
-                current.who(step.key()));
+                current.who(step.key()),
+                opens.contains(step.key()));
     }
 
     private String part(BenchPart part, Reader reader) {

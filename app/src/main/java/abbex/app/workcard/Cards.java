@@ -156,6 +156,18 @@ public class Cards {
                 job.shop(), job.vehicle().id(), List.of(Cards.class, job.shop(), job.id()), () -> read(job));
     }
 
+    /** What a card would be, begun with such facts and rounds; one that was begun is what it is. */
+    Current as(Job job, Set<String> facts, List<Set<End>> rounds) {
+        Current current = of(job);
+        return current.begun() ? current : would(job, wanted(job, facts, rounds));
+    }
+
+    private Current would(Job job, Wanted wanted) {
+        Card card = Card.of(books.today(job.shop()), wanted);
+        CardState state = CardState.of(card, wanted, List.of());
+        return new Current(false, card, wanted, state, List.of(), Map.of(), "", false);
+    }
+
     /** How the card of a stay stands; empty while none was begun. */
     public Optional<CardState> begun(Job job) {
         return Optional.of(of(job)).filter(Current::begun).map(Current::state);
@@ -207,23 +219,23 @@ public class Cards {
                         r.getString("supplied"),
                         CardWants.rounds(r.getString("rounds"))))
                 .optional();
-        Wanted wanted = wanted(
-                job,
-                row.map(Row::facts).orElse(Set.of("lift")),
-                row.map(Row::rounds).orElse(List.of()));
-        Card card =
-                Card.of(row.map(r -> books.of(job.shop(), r.book())).orElseGet(() -> books.today(job.shop())), wanted);
-        List<Entry> entries = row.isPresent() ? entries(job) : List.of();
-        Map<String, List<Specs.Said>> said = row.isPresent() ? specs.of(job.shop(), job.vehicle()) : Map.of();
+        return row.map(begun -> read(job, begun)).orElseGet(() -> would(job, wanted(job, Set.of("lift"), List.of())));
+    }
+
+    private Current read(Job job, Row row) {
+        Wanted wanted = wanted(job, row.facts(), row.rounds());
+        Card card = Card.of(books.of(job.shop(), row.book()), wanted);
+        List<Entry> entries = entries(job);
+        Map<String, List<Specs.Said>> said = specs.of(job.shop(), job.vehicle());
         return new Current(
-                row.isPresent(),
+                true,
                 card,
                 wanted,
                 CardState.of(card, wanted, CardFold.of(card, entries, said)),
                 entries,
                 said,
-                row.map(Row::supplied).orElse(""),
-                row.filter(r -> !r.book().equals(books.id(job.shop()))).isPresent());
+                row.supplied(),
+                !row.book().equals(books.id(job.shop())));
     }
 
     private Wanted wanted(Job job, Set<String> facts, List<Set<End>> rounds) {

@@ -24,7 +24,9 @@ public class TorqueLog {
 
     /** Every fastener that was tightened or has a figure; none while no card was begun. */
     public List<CardPage.LogRow> of(Job job, Reader reader) {
-        return cards.begun(job).isPresent() ? views.whole(job, reader).log() : List.of();
+        return cards.begun(job).isPresent()
+                ? views.whole(job, cards.of(job), reader).log()
+                : List.of();
     }
 
     /** What of the card goes into a sheet: every fastener that was tightened, and every step that was done another way. */

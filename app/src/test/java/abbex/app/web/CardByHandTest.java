@@ -2,6 +2,7 @@ package abbex.app.web;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import abbex.app.support.Said;
@@ -145,6 +146,57 @@ class CardByHandTest {
     private static final String DROPPED = """
             NAME=flip, hangers and bags; FRONT_SPINDLE=50 mm; REAR_FLIP_SADDLE=12 mm; REAR_FLIP_PACK=40 mm; REAR_FLIP_TUBE=80 mm; REAR_HANGER_UP=40 mm;
             REAR_NEW_LONG=500 mm; REAR_BAG_AREA=60 in²; REAR_BAG_PRESSURE=35 psi; REAR_NEW_STOP=40 mm""";
+
+    /** What is shown before the card begins is what begins: lift or stands, one end or both. */
+    @Test
+    void the_preview_is_what_begins() {
+        String name = "shown " + UUID.randomUUID();
+        String job = received(name, STRUTS);
+        orla.post("/jobs/" + job + "/plan", "FRONT_BOX", "30 mm", "REAR_BOX", "30 mm");
+        try (Screen screen = Screen.desk().signIn("orla")) {
+            Page page = screen.page;
+            screen.open("/jobs/" + job + "/fit");
+            assertThat(page.locator("li[data-key='raise-jacks@1']")).hasCount(1);
+            page.locator("input[name=lift]").check();
+            assertThat(page.locator("li[data-key='raise-lift@1']")).hasCount(1);
+            page.locator("input[name=now-rear]").uncheck();
+            assertThat(page.locator("li[data-key='wheel-off@LR']")).hasCount(0);
+            List<String> shown = keys(page);
+            String steps = page.locator(".fithead b").innerText();
+            page.locator(".begin .btn").click();
+            assertThat(page.locator(".bayview h1")).isVisible();
+            screen.open("/jobs/" + job + "/fit");
+            assertEquals(shown, keys(page));
+            assertThat(page.locator(".fithead b")).hasText(steps);
+            assertEquals(List.of(), screen.complaints());
+        }
+    }
+
+    private static List<String> keys(Page page) {
+        return page.locator("li[data-key]").all().stream()
+                .map(step -> step.getAttribute("data-key"))
+                .toList();
+    }
+
+    /** No compressor at a strut that comes in one piece, and its numbers on the step that sets them, as they were typed. */
+    @Test
+    void a_coilover_is_set_by_its_makers_measure() {
+        String job = begun(
+                "coilover " + UUID.randomUUID(),
+                List.of("archFront", "STRUT", "archRear", "MULTI_LINK"),
+                COILOVERS,
+                List.of("lift", "adaptive"));
+        String card = orla.get("/jobs/" + job + "/fit").body();
+        for (String compressor : List.of("compress-off@LF", "strut-build@LF")) {
+            assertFalse(card.contains(compressor), compressor);
+        }
+        assertTrue(card.contains("coil-ready@LF") && card.contains("adaptive@LF"));
+        for (String step : List.of("coil-ready@LF", "perch-set@RF")) {
+            assertTrue(orla.get("/jobs/" + job + "/fit/" + step)
+                    .body()
+                    .contains("Perch, bolt hole to seat: 7 in, of 6 1/2 in to 7 3/4 in"));
+        }
+    }
 
     @Test
     void coilovers_on_a_lift_by_keys() {
