@@ -92,6 +92,52 @@ function bring(form, kept) {
   if (changed) notice(say('script.draft.back'));
 }
 
+const NEW = 'arrive:new';
+const ASIDE = 'arrive:aside';
+/** No shop has more vehicles half received on one device (ours). */
+const MOST = 5;
+
+const unfinished = () => [drafts.get(NEW), ...(drafts.get(ASIDE) ?? [])].filter((one) => one?.plate || one?.name);
+const called = ({ plate, name, customer }) => [plate, name, customer].filter((text) => text).join(', ');
+const wayTo = (one) => '/arrive?unfinished=' + encodeURIComponent(one.job ?? '');
+
+/** A vehicle that was begun is nobody else's: it comes back by a reload, or where somebody goes on with it. */
+function arriving(form) {
+  const here = drafts.get(NEW);
+  const [visit] = performance.getEntriesByType('navigation');
+  if (form.dataset.unfit || ['reload', 'back_forward'].includes(visit?.type)) return here;
+  const want = new URLSearchParams(location.search).get('unfinished');
+  const all = unfinished();
+  const mine = want === null ? null : all.find((one) => (one.job ?? '') === want);
+  const others = all.filter((one) => one !== mine).slice(0, MOST);
+  if (here || mine) {
+    drafts.put(ASIDE, others);
+    if (mine) drafts.put(NEW, mine);
+    else drafts.drop(NEW);
+  }
+  form.before(...others.map(aside));
+  return mine;
+}
+
+/** Go on or discard. */
+function aside(one) {
+  const line = document.createElement('p');
+  const go = document.createElement('a');
+  const off = document.createElement('button');
+  line.className = 'say unfinished';
+  line.append(say('script.draft.arrive', { what: called(one) }), ' ', go, ' ', off);
+  Object.assign(go, { href: wayTo(one), className: 'btn btn-primary', textContent: say('script.draft.arrive.go') });
+  Object.assign(off, { type: 'button', className: 'btn btn-outline-primary', textContent: say('script.draft.off') });
+  off.addEventListener('click', () => {
+    drafts.put(
+      ASIDE,
+      (drafts.get(ASIDE) ?? []).filter((other) => other.job !== one.job),
+    );
+    line.remove();
+  });
+  return line;
+}
+
 const keeping = new WeakSet();
 
 function keep(form) {
@@ -99,7 +145,7 @@ function keep(form) {
   keeping.add(form);
   // What was typed before a customer was deleted is not brought back.
   if (form.dataset.draftGone) drafts.drop(form.dataset.draftGone);
-  const kept = drafts.get(nameOf(form));
+  const kept = form.dataset.draftId === 'new' ? arriving(form) : drafts.get(nameOf(form));
   if (kept && person) bring(form, kept);
   form.addEventListener('input', () => drafts.put(nameOf(form), typed(form)));
 }
@@ -150,7 +196,8 @@ export function keepForms() {
     if (e.detail.elt.matches('form[data-draft]')) keep(e.detail.elt);
     e.detail.elt.querySelectorAll('form[data-draft]').forEach(keep);
   });
-  if (person && location.pathname === '/' && drafts.get('arrive:new')?.plate) {
-    notice(say('script.draft.arrive'), '/arrive', say('script.draft.arrive.go'));
+  const [first] = unfinished();
+  if (person && location.pathname === '/' && first) {
+    notice(say('script.draft.arrive', { what: called(first) }), wayTo(first), say('script.draft.arrive.go'));
   }
 }

@@ -1,4 +1,6 @@
 // What every script needs of the page: who it was made for, its token, and the line at its foot.
+import { say } from './say.mjs';
+
 export const body = document.body;
 export const person = body.dataset.person;
 export const token = document.querySelector('meta[name=csrf]');
@@ -14,11 +16,21 @@ export function notice(text, href, label) {
     way.className = 'btn btn-primary';
     box.append(' ', way);
   }
+  const away = document.createElement('button');
+  away.type = 'button';
+  away.className = 'away';
+  away.textContent = '×';
+  away.setAttribute('aria-label', say('script.notice.away'));
+  away.addEventListener('click', quiet);
+  box.append(' ', away);
   box.hidden = false;
+  // It lies over no button: the page ends above it.
+  body.style.setProperty('--noticed', box.offsetHeight + 'px');
 }
 
 export function quiet() {
   document.getElementById('notice').hidden = true;
+  body.style.removeProperty('--noticed');
 }
 
 /** The address of this page, to come back to. */

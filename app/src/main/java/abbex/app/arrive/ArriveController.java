@@ -58,6 +58,11 @@ class ArriveController {
         Optional<VehicleFacts> known = jobs.byPlate(me.shop(), plate);
         model.addAttribute("known", known.orElse(null));
         known.ifPresent(v -> model.addAttribute("stays", jobs.stays(me.shop(), v.id())));
+        model.addAttribute(
+                "stay",
+                known.flatMap(v -> jobs.openStay(me.shop(), v.id()))
+                        .flatMap(stay -> jobs.find(me.shop(), stay))
+                        .orElse(null));
         return "arrive :: known";
     }
 

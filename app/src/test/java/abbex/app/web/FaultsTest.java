@@ -207,6 +207,7 @@ class FaultsTest {
             page.unroute("**/arrive");
             screen.open("/account");
             screen.open("/arrive");
+            page.locator(".unfinished a").click();
             assertThat(page.locator("#plate")).hasValue(plate);
             assertThat(page.locator("#name")).hasValue("test hatch");
             // Away: what was sent is sent again by itself, under the same ids, until it is stored.

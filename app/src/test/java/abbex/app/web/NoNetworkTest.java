@@ -157,6 +157,9 @@ class NoNetworkTest {
             screen.context.clearCookies();
             screen.as("orla");
             screen.open("/arrive");
+            assertThat(page.locator("#name")).hasValue("");
+            assertThat(page.locator(".unfinished")).containsText("SEALED 1, Ymke Dorn");
+            page.locator(".unfinished a").click();
             assertThat(page.locator("#name")).hasValue("Ymke Dorn");
             assertThat(page.locator("#plate")).hasValue("SEALED 1");
             // One of a former version was not sealed: it counts, and is sealed from then on.

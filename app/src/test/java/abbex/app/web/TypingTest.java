@@ -185,6 +185,38 @@ class TypingTest {
         assertThat(page.locator("#plate")).hasValue("");
     }
 
+    /** Nothing that was typed for one plate turns up on another; each is gone on with or discarded by its name. */
+    @Test
+    void an_unfinished_vehicle_is_not_the_next_one() {
+        screen.open("/arrive");
+        page.locator("#plate").fill("UF 1");
+        page.locator("#name").fill("first coupe");
+        screen.open("/arrive");
+        assertThat(page.locator("#plate")).hasValue("");
+        assertThat(page.locator("#name")).hasValue("");
+        page.locator("#plate").fill("UF 2");
+        page.reload();
+        assertThat(page.locator("#plate")).hasValue("UF 2");
+        screen.open("/arrive");
+        assertThat(page.locator(".unfinished")).hasCount(2);
+        assertThat(page.locator(".unfinished").first()).containsText("UF 2");
+        page.locator(".unfinished", new Page.LocatorOptions().setHasText("UF 1"))
+                .locator("a")
+                .click();
+        assertThat(page.locator("#name")).hasValue("first coupe");
+        assertThat(page.locator("#plate")).hasValue("UF 1");
+        page.locator(".unfinished button").click();
+        assertThat(page.locator(".unfinished")).hasCount(0);
+        screen.open("/");
+        assertThat(page.locator("#notice")).containsText("UF 1, first coupe");
+        page.locator("#notice .away").click();
+        assertThat(page.locator("#notice")).isHidden();
+        screen.open("/arrive");
+        page.locator(".unfinished button").click();
+        screen.open("/arrive");
+        assertThat(page.locator(".unfinished")).hasCount(0);
+    }
+
     @Test
     void the_state_says_what_a_pressure_looks_like_and_keeps_the_text() {
         page.locator("#state summary").click();
@@ -222,7 +254,9 @@ class TypingTest {
         screen.open("/arrive");
         page.locator("#plate").pressSequentially("kt4207");
         assertThat(page.locator("#known")).containsText("Compact hatch, 2019");
-        page.locator("#known a").click();
+        // It stands here: that is told at the plate, before the form.
+        assertThat(page.locator("#known a[href*='/jobs/']")).hasText(Said.by("arrive.known.go"));
+        page.locator("#known a[href^='/arrive']").click();
         assertThat(page.locator("#name")).hasValue("Compact hatch, 2019");
         assertThat(page.locator("#outline-CAR-HATCH")).isChecked();
     }
