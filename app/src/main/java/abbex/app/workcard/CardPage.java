@@ -101,8 +101,10 @@ public final class CardPage {
      * Something to write down.
      *
      * @param last nothing else is asked for: with it the step is done
+     * @param places what is looked at, in the order of the numbers of the picture; empty without one
      */
-    public record CaptureRow(String id, String what, String like, String text, String kind, boolean last) {
+    public record CaptureRow(
+            String id, String what, String like, String text, String kind, boolean last, List<String> places) {
         /** A photo that was taken. */
         public boolean taken() {
             return photo() && text.matches("[0-9a-f-]{36}");

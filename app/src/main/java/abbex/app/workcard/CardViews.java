@@ -286,7 +286,8 @@ class CardViews {
                                 words.say("capture.like." + c.kind()),
                                 state.captured(step.key(), c.id()),
                                 c.kind().name(),
-                                current.begun() && CardAsks.lastly(current, step, c)))
+                                current.begun() && CardAsks.lastly(current, step, c),
+                                c.places() ? List.of(c.what().split(", ")) : List.of()))
                         .toList(),
                 state.fasteners(step).stream()
                         .map(f -> bolts.row(current, step, f, reader))

@@ -155,7 +155,8 @@ public final class StepFiles {
             String id,
             String what,
             Step.Capture.Kind kind,
-            @Nullable String usual) {}
+            @Nullable String usual,
+            @Nullable Boolean places) {}
 
     private record Trap(String step, String what) {}
 
@@ -207,7 +208,12 @@ public final class StepFiles {
                     or(holds),
                     or(cautions),
                     or(captures).stream()
-                            .map(c -> new Step.Capture(c.id(), c.what(), c.kind(), c.usual() == null ? "" : c.usual()))
+                            .map(c -> new Step.Capture(
+                                    c.id(),
+                                    c.what(),
+                                    c.kind(),
+                                    c.usual() == null ? "" : c.usual(),
+                                    Boolean.TRUE.equals(c.places())))
                             .toList(),
                     or(fasteners).stream().map(Fastener::of).toList(),
                     or(off),

@@ -102,10 +102,11 @@ public record Step(
      * Something to write down: a serial number, clicks, a thread that shows, a clock position, a photo.
      *
      * @param usual what is written down by one tap where all is as it should be; empty where nothing is usual
+     * @param places true where the picture of an open corner numbers what is looked at, in the order of {@code what}
      */
-    public record Capture(String id, String what, Kind kind, String usual) {
+    public record Capture(String id, String what, Kind kind, String usual, boolean places) {
         public Capture(String id, String what, Kind kind) {
-            this(id, what, kind, "");
+            this(id, what, kind, "", false);
         }
 
         /** What it is. */
