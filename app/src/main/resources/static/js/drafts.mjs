@@ -124,7 +124,7 @@ function aside(one) {
   const line = document.createElement('p');
   const go = document.createElement('a');
   const off = document.createElement('button');
-  line.className = 'say unfinished';
+  line.classList.add('say', 'unfinished');
   line.append(say('script.draft.arrive', { what: called(one) }), ' ', go, ' ', off);
   Object.assign(go, { href: wayTo(one), className: 'btn btn-primary', textContent: say('script.draft.arrive.go') });
   Object.assign(off, { type: 'button', className: 'btn btn-outline-primary', textContent: say('script.draft.off') });
