@@ -28,10 +28,13 @@ import org.springframework.web.context.request.ServletRequestAttributes;
 public class Reads {
     private static final String NAME = Reads.class.getName();
 
-    private record Kept(List<?> question, Object stamp) {}
+    /** Under a question its newest answer alone: one of an older stamp is asked for by nobody, and would keep newer ones out. */
+    private record Kept(Object stamp, Object answer) {}
+
+    private record Asked(List<?> question, Object stamp) {}
 
     private final Stamps stamps;
-    private final Cache<Kept, Object> kept = Caffeine.newBuilder()
+    private final Cache<List<?>, Kept> kept = Caffeine.newBuilder()
             .maximumSize(4000)
             .expireAfterAccess(Duration.ofMinutes(30))
             .softValues()
@@ -95,21 +98,21 @@ public class Reads {
         if (stamp.isEmpty()) {
             return read.get();
         }
-        Kept key = new Kept(question, stamp.get());
-        T answer = (T) kept.getIfPresent(key);
-        if (answer == null) {
-            Map<Object, Object> here = underWay();
-            // What a transaction reads of its own writes is not so yet, and may never be: it is kept no longer than
-            // that.
-            if (here != null && here.get(key) != null) {
-                return (T) here.get(key);
-            }
-            answer = read.get();
-            if (here != null) {
-                here.put(key, answer);
-            } else {
-                kept.put(key, answer);
-            }
+        Kept had = kept.getIfPresent(question);
+        if (had != null && had.stamp().equals(stamp.get())) {
+            return (T) had.answer();
+        }
+        Map<Object, Object> here = underWay();
+        // What a transaction reads of its own writes is not so yet, and may never be: it is kept no longer than that.
+        Asked asked = new Asked(question, stamp.get());
+        if (here != null && here.get(asked) != null) {
+            return (T) here.get(asked);
+        }
+        T answer = read.get();
+        if (here != null) {
+            here.put(asked, answer);
+        } else {
+            kept.put(question, new Kept(stamp.get(), answer));
         }
         return answer;
     }

@@ -15,7 +15,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 @ExtendWith(Shop.class)
 class StatementsTest {
     /** While nothing is kept of the job; of them one asks whether its card was begun, one what was said of its parts. */
-    private static final int PAGE = 30;
+    private static final int PAGE = 20;
 
     /** Once it was read: who asks, and whether anything was written since. */
     private static final int AGAIN = 6;
