@@ -101,7 +101,7 @@ const unfinished = () => [drafts.get(NEW), ...(drafts.get(ASIDE) ?? [])].filter(
 const called = ({ plate, name, customer }) => [plate, name, customer].filter((text) => text).join(', ');
 const wayTo = (one) => '/arrive?unfinished=' + encodeURIComponent(one.job ?? '');
 
-/** A vehicle that was begun is nobody else's: it comes back by a reload, or where somebody goes on with it. */
+/** An unfinished arrival stays with its plate: it comes back after a reload, or where somebody goes on with it. */
 function arriving(form) {
   const here = drafts.get(NEW);
   const [visit] = performance.getEntriesByType('navigation');

@@ -199,6 +199,7 @@ final class KitForm {
         shorter(form, all, end, KitField.OLD_SECOND_SOLID, KitField.OLD_SECOND_FREE, "problem.kit.solid");
         shorter(form, all, end, KitField.NEW_SECOND_SOLID, KitField.NEW_SECOND_FREE, "problem.kit.solid");
         whole(form, all, end, List.of(KitField.TURNS, KitField.PITCH));
+        within(form, all, end, KitField.PERCH_SEAT, KitField.PERCH_SEAT_LEAST, KitField.PERCH_SEAT_MOST);
         whole(form, all, end, List.of(KitField.JACK_TURNS, KitField.JACK_PITCH));
         stack(form, all, end);
         machines(form, all, end);
@@ -335,6 +336,24 @@ final class KitForm {
                     Length.ofRoundedMm(a),
                     "most",
                     Length.ofRoundedMm(b));
+        }
+    }
+
+    /** A maker's range is not left. */
+    private static void within(Form form, KitValues all, End end, KitField what, KitField least, KitField most) {
+        Double at = value(all, end, what);
+        Double low = value(all, end, least);
+        Double high = value(all, end, most);
+        if (at != null && low != null && high != null && (at < low || at > high)) {
+            form.problem(
+                    new KitValues.Key(end, what).name(),
+                    "problem.kit.range",
+                    "read",
+                    Length.ofRoundedMm(at),
+                    "least",
+                    Length.ofRoundedMm(low),
+                    "most",
+                    Length.ofRoundedMm(high));
         }
     }
 

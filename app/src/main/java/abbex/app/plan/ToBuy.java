@@ -11,10 +11,8 @@ import abbex.core.vehicle.Architecture;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.PerEnd;
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
@@ -64,13 +62,9 @@ class ToBuy {
         if (job.vehicle().kind().singleTrack()) {
             return lowered.contains(End.REAR) ? Optional.of("LINED_UP") : Optional.empty();
         }
-        boolean moves = lowered.stream().anyMatch(end -> !AXLES.contains(suspension.get(end)));
+        boolean moves = lowered.stream().anyMatch(end -> !suspension.get(end).oneBeam());
         return Optional.of(moves ? "ALIGNMENT" : "STRAIGHT");
     }
-
-    /** Suspensions that hold both wheels on one beam. */
-    private static final Set<Architecture> AXLES =
-            EnumSet.of(Architecture.SOLID_AXLE_COIL, Architecture.SOLID_AXLE_LEAF, Architecture.TWIST_BEAM);
 
     private static String buy(KitFinding finding) {
         if (finding instanceof KitFinding.LooseAtDroop || finding instanceof KitFinding.MayBeLoose) {

@@ -10,6 +10,7 @@ import abbex.core.workcard.Blocker;
 import abbex.core.workcard.CardState;
 import abbex.core.workcard.CardStep;
 import abbex.core.workcard.Step;
+import abbex.core.workcard.Together;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -40,50 +41,10 @@ class CardPresses {
         }
     }
 
-    /** No row is longer: who ticks it has to have it in mind (ours). */
-    private static final int LONGEST = 6;
-
     private final Cards cards;
 
     CardPresses(Cards cards) {
         this.cards = cards;
-    }
-
-    /**
-     * A row of steps from one on of which nothing is asked but what Done says, at the same footing and by as many hands. Where
-     * it says more than the tick they are all at one place: whoever presses stands there.
-     */
-    static List<CardStep> row(Cards.Current current, CardStep from) {
-        CardState state = current.state();
-        List<CardStep> row = new ArrayList<>();
-        long says = 0;
-        boolean here = true;
-        for (CardStep step : current.card()
-                .steps()
-                .subList(
-                        current.card().number(from.key()) - 1,
-                        current.card().steps().size())) {
-            boolean alike = step.step().footing() == from.step().footing()
-                    && step.step().hands() == from.step().hands();
-            boolean asks = state.asks(step).stream()
-                    .anyMatch(ask -> ask instanceof Blocker.Before before
-                            ? !state.settled(before.step().key())
-                                    && row.stream().noneMatch(before.step()::equals)
-                            : !state.met(step, ask) && !state.saidByDone(step, ask));
-            says += state.asks(step).stream()
-                    .filter(ask -> state.saidByDone(step, ask))
-                    .count();
-            here &= step.place().equals(from.place());
-            boolean moves = step.step().role().isPresent() && !row.isEmpty();
-            if (!alike || asks || moves || says > 0 && !here || state.settled(step.key())) {
-                break;
-            }
-            row.add(step);
-            if (row.size() == LONGEST || says >= LONGEST) {
-                break;
-            }
-        }
-        return row;
     }
 
     /** What was written down last, and with it that the step is done: the same as {@link Press#CLOSE}. */
@@ -209,7 +170,7 @@ class CardPresses {
 
     private List<Cards.Note> ticks(Person by, Job job, CardStep step, Form form) {
         CardState state = cards.of(job).state();
-        List<CardStep> row = row(cards.of(job), step);
+        List<CardStep> row = Together.of(cards.of(job).card(), state, step);
         int last = 0;
         while (last < row.size() && !row.get(last).key().equals(form.text("until"))) {
             last++;

@@ -13,6 +13,7 @@ import abbex.core.workcard.CardState;
 import abbex.core.workcard.CardStep;
 import abbex.core.workcard.Pace;
 import abbex.core.workcard.Step;
+import abbex.core.workcard.Together;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -354,7 +355,7 @@ class CardViews {
 
     /** This step and those after it that ask for nothing; none where it is one alone. */
     private CardPage.Together together(Cards.Current current, CardStep step, Reader reader) {
-        List<CardStep> row = current.begun() ? CardPresses.row(current, step) : List.of();
+        List<CardStep> row = current.begun() ? Together.of(current.card(), current.state(), step) : List.of();
         return row.size() < 2
                 ? new CardPage.Together("", "", List.of())
                 : new CardPage.Together(

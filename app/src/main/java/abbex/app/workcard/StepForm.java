@@ -119,7 +119,7 @@ final class StepForm {
         }
     }
 
-    /** What is written down: a line that was there keeps its kind. */
+    /** What is written down: a line that was there keeps its kind and what is usual of it. */
     private static void writes(ObjectNode step, String lines) {
         JsonNode had = step.path("captures").deepCopy();
         step.remove("captures");
@@ -134,6 +134,7 @@ final class StepForm {
                     .findFirst()
                     .orElse(JSON.createObjectNode());
             ObjectNode capture = step.withArray("captures").addObject();
+            capture.setAll((ObjectNode) before);
             capture.put("id", before.path("id").asString("note-" + number));
             capture.put("what", what);
             capture.put("kind", before.path("kind").asString(Step.Capture.Kind.TEXT.name()));

@@ -108,8 +108,7 @@ class TaggedSheetTest {
         hear("GN 2-118");
         List<String> order = List.of(
                 "GN 2-118",
-                // One figure an end, or one a side where the sides came down unlike each other.
-                "Front|Left front",
+                "Front",
                 Pattern.quote(Said.by("sheet.sideview")),
                 Pattern.quote(Said.by("sheet.watch")),
                 Pattern.quote(Said.by("sheet.back")),

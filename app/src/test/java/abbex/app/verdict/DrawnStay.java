@@ -9,12 +9,16 @@ import abbex.app.measure.Sheets;
 import abbex.app.page.Reader;
 import abbex.app.people.People;
 import abbex.app.people.Person;
+import abbex.app.people.Role;
 import abbex.app.support.Jobs;
 import abbex.app.support.Shop;
 import abbex.app.support.Visitor;
 import abbex.app.workcard.WorkedCard;
 import abbex.core.heights.MeasuringPoint;
+import abbex.core.units.Graduation;
+import abbex.core.units.LengthUnit;
 import java.time.Instant;
+import java.time.ZoneOffset;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -26,18 +30,20 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 /** A stay drawn at random, and two people who work on it, not always in order. */
 final class DrawnStay {
     private record Hand(Visitor visitor, Person person) {
-        static Hand of(String name) {
-            return new Hand(
-                    Visitor.signedIn(name),
-                    Shop.bean(People.class)
-                            .byId(UUID.fromString(Jobs.person(name)))
-                            .orElseThrow());
+        static Hand of(UUID shop, String name, String initials) {
+            People people = Shop.bean(People.class);
+            Person.Likes likes =
+                    new Person.Likes(LengthUnit.INCH, Graduation.SIXTEENTH_INCH, ZoneOffset.UTC, "auto", true);
+            String door = name + "-" + shop.toString().substring(0, 8);
+            UUID person = people.add(shop, door, name, initials, Role.TECHNICIAN, Shop.password(), false, likes);
+            return new Hand(Visitor.signedIn(door), people.byId(person).orElseThrow());
         }
     }
 
-    /** Those who work on all of them. */
+    /** Those who work on all of them, in a shop of their own: what two of them read at one spot tells how well a shop reads. */
     static final class Hands {
-        private final List<Hand> all = List.of(Hand.of("orla"), Hand.of("milo"));
+        private final UUID shop = Shop.bean(People.class).addShop("Stays " + UUID.randomUUID());
+        private final List<Hand> all = List.of(Hand.of(shop, "stays-one", "SO"), Hand.of(shop, "stays-two", "ST"));
 
         Agreement agreement() {
             return new Agreement(all.get(0).visitor(), Reader.of(all.get(0).person()));

@@ -186,6 +186,16 @@ class CardByHandTest {
                 List.of("archFront", "STRUT", "archRear", "MULTI_LINK"),
                 COILOVERS,
                 List.of("lift", "adaptive"));
+        HttpResponse<String> beyond = orla.post(
+                "/jobs/" + job + "/plan",
+                "FRONT_PERCH_SEAT",
+                "8 in",
+                "FRONT_PERCH_SEAT_LEAST",
+                "6 1/2 in",
+                "FRONT_PERCH_SEAT_MOST",
+                "7 3/4 in");
+        assertEquals(422, beyond.statusCode());
+        assertTrue(Said.in(beyond.body(), "problem.kit.range"));
         String card = orla.get("/jobs/" + job + "/fit").body();
         for (String compressor : List.of("compress-off@LF", "strut-build@LF")) {
             assertFalse(card.contains(compressor), compressor);

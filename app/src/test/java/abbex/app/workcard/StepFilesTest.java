@@ -12,11 +12,14 @@ import abbex.core.vehicle.VehicleKind;
 import abbex.core.workcard.BenchPart;
 import abbex.core.workcard.Book;
 import abbex.core.workcard.Card;
+import abbex.core.workcard.CardEvent;
 import abbex.core.workcard.CardState;
 import abbex.core.workcard.CardStep;
 import abbex.core.workcard.Chapter;
 import abbex.core.workcard.Step;
+import abbex.core.workcard.Together;
 import abbex.core.workcard.Wanted;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
@@ -75,6 +78,40 @@ class StepFilesTest {
             default -> List.of(Set.of(End.values()));
         };
         return new Wanted(kind, architecture, supplied, facts, rounds);
+    }
+
+    /** What is ticked in one press hides nothing: no hold, nothing to write down, no bolt without a figure, no other place. */
+    @Test
+    void steps_ticked_together_ask_for_nothing_that_is_not_said() {
+        Random random = new Random(37);
+        int rows = 0;
+        for (int i = 0; i < 60; i++) {
+            Wanted wanted = drawn(random);
+            Card card = Card.of(BOOK, wanted);
+            List<CardEvent> before = new ArrayList<>();
+            for (CardStep first : card.steps()) {
+                List<CardStep> row = Together.of(card, CardState.of(card, wanted, before), first);
+                assertTrue(row.size() <= 6, row::toString);
+                boolean says = false;
+                for (CardStep step : row) {
+                    assertEquals(List.of(), step.step().holds(), step.key());
+                    assertTrue(
+                            step.step().captures().stream()
+                                    .noneMatch(c -> c.usual().isEmpty()),
+                            step.key());
+                    assertEquals(List.of(), CardState.of(card, wanted, before).fasteners(step), step.key());
+                    assertEquals(first.step().footing(), step.step().footing());
+                    assertTrue(step.equals(first) || step.step().role().isEmpty(), step.key());
+                    says |= !step.step().allHolds().isEmpty()
+                            || !step.step().captures().isEmpty();
+                }
+                boolean apart = row.stream().anyMatch(step -> !step.place().equals(first.place()));
+                assertFalse(says && apart, row::toString);
+                rows += says && row.size() > 1 ? 1 : 0;
+                before.add(new CardEvent.Ticked(first.key()));
+            }
+        }
+        assertTrue(rows > 100, rows + " rows");
     }
 
     /** A part of ten thousand vehicles; {@code -Dabbex.cards=10000} for all of them. */
