@@ -81,6 +81,8 @@ function leads(event) {
   const field = link && document.getElementById(link.dataset.field ?? link.hash.slice(1));
   if (!field) return;
   event.preventDefault();
+  for (const fold of [field.closest('details'), field.closest('.benchrow')]) fold.hidden = false;
+  field.closest('.cell').classList.remove('unasked');
   field.closest('details').open = true;
   field.focus();
   field.scrollIntoView({ block: 'center' });
@@ -135,7 +137,20 @@ function grips() {
   });
 }
 
+/** Fields follow the kinds that are ticked; what was typed in others stays until it is kept. */
+function asks(event) {
+  const chip = event.target.closest('[data-kind]');
+  if (!chip) return;
+  const end = chip.closest('fieldset');
+  const ticked = [...end.querySelectorAll('[data-kind]:checked')].map((c) => c.dataset.kind);
+  const asked = (kinds) => !kinds || kinds.split(' ').some((k) => ticked.includes(k));
+  end.querySelectorAll('.cell').forEach((c) => c.classList.toggle('unasked', !asked(c.dataset.kinds)));
+  const none = (of) => of.querySelector('.cell:not(.unasked)') === null;
+  end.querySelectorAll('.benchrow, .partgroup').forEach((of) => (of.hidden = none(of)));
+}
+
 export function plan() {
+  form.addEventListener('change', asks);
   form.addEventListener('input', soon);
   form.addEventListener('change', soon);
   planned.addEventListener('change', soon);

@@ -182,7 +182,8 @@ final class KitAnswer {
                         : Optional.empty(),
                 stop(of),
                 parts(of),
-                OwnFits.NONE);
+                OwnFits.NONE,
+                false);
     }
 
     private static Optional<Advertised.Range> box(Fields of) {

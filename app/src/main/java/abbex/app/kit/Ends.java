@@ -5,6 +5,8 @@ import abbex.core.heights.Advertised;
 import abbex.core.kit.DamperFacts;
 import abbex.core.kit.EndKit;
 import abbex.core.kit.EndNow;
+import abbex.core.kit.ForkTubes;
+import abbex.core.kit.KitKind;
 import abbex.core.kit.LateralRod;
 import abbex.core.kit.Linked;
 import abbex.core.kit.Measured;
@@ -21,6 +23,7 @@ import abbex.core.vehicle.End;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Stream;
 
@@ -134,7 +137,14 @@ final class Ends {
                 damper(values, end),
                 stop,
                 parts(job, values, end, now),
-                own);
+                own,
+                boxOfAll(values, end));
+    }
+
+    /** It was said to bring no springs: what is printed on it is of all that it brings. */
+    private static boolean boxOfAll(KitValues values, End end) {
+        Set<KitKind> said = KitKinds.said(values, end);
+        return !said.isEmpty() && said.stream().noneMatch(KitKind::springs);
     }
 
     /** A drop other than 0 is printed. */
@@ -224,6 +234,12 @@ final class Ends {
         }
         if (all(values, end, KitField.SPINDLE)) {
             parts.add(new Part.AtWheel(mm(values, end, KitField.SPINDLE), Part.AtWheel.Kind.SPINDLE));
+        }
+        if (all(values, end, KitField.SUBFRAME)) {
+            parts.add(new Part.AtWheel(mm(values, end, KitField.SUBFRAME), Part.AtWheel.Kind.SUBFRAME));
+        }
+        if (all(values, end, KitField.TUBES_UP)) {
+            parts.add(new ForkTubes(mm(values, end, KitField.TUBES_UP), Machines.headAngle(job)));
         }
         if (all(values, end, KitField.BLOCK)) {
             parts.add(new Part.AtWheel(mm(values, end, KitField.BLOCK), Part.AtWheel.Kind.BLOCK));

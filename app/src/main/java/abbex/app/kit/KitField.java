@@ -72,6 +72,25 @@ public enum KitField {
     STAND_LENGTH(Of.VEHICLE, Kind.LENGTH, 80, 600),
     STAND_SPREAD(Of.VEHICLE, Kind.NUMBER, 1, 80),
 
+    GETS_SPRINGS(Of.KIT, Kind.YES, 0, 1),
+    GETS_USED_SPRINGS(Of.KIT, Kind.YES, 0, 1),
+    GETS_STRUTS(Of.KIT, Kind.YES, 0, 1),
+    GETS_RINGS(Of.KIT, Kind.YES, 0, 1),
+    GETS_ADJUSTERS(Of.KIT, Kind.YES, 0, 1),
+    GETS_DAMPERS(Of.KIT, Kind.YES, 0, 1),
+    GETS_STOPS(Of.KIT, Kind.YES, 0, 1),
+    GETS_SEATS(Of.KIT, Kind.YES, 0, 1),
+    GETS_ARMS(Of.KIT, Kind.YES, 0, 1),
+    GETS_UPRIGHTS(Of.KIT, Kind.YES, 0, 1),
+    GETS_SUBFRAME(Of.KIT, Kind.YES, 0, 1),
+    GETS_LEAVES(Of.KIT, Kind.YES, 0, 1),
+    GETS_BLOCKS(Of.KIT, Kind.YES, 0, 1),
+    GETS_SHACKLES(Of.KIT, Kind.YES, 0, 1),
+    GETS_FLIP(Of.KIT, Kind.YES, 0, 1),
+    GETS_AIR(Of.KIT, Kind.YES, 0, 1),
+    GETS_LINKS(Of.KIT, Kind.YES, 0, 1),
+    GETS_FORK(Of.KIT, Kind.YES, 0, 1),
+    GETS_TUBES(Of.KIT, Kind.YES, 0, 1),
     BOX(Of.KIT, Kind.DROP, -150, 300),
     BOX_TO(Of.KIT, Kind.DROP, -150, 300),
     BOX_DAMPERS(Of.KIT, Kind.YES, 0, 1),
@@ -120,7 +139,13 @@ public enum KitField {
     NEW_SEAT_HIGH(Of.KIT, Kind.LENGTH, 0, 600),
     POCKET(Of.KIT, Kind.DROP, -150, 150),
     SPINDLE(Of.KIT, Kind.DROP, -150, 150),
+    /** The body's mounts on the subframe lower, or the subframe's way up into the body. */
+    SUBFRAME(Of.KIT, Kind.DROP, -150, 150),
+    /** Fork tubes up in their clamps, along the fork. */
+    TUBES_UP(Of.KIT, Kind.DROP, -80, 80),
     BLOCK(Of.KIT, Kind.DROP, -300, 300),
+    /** The block that is there comes out, and none goes in. */
+    BLOCK_OUT(Of.KIT, Kind.YES, 0, 1),
     FIXED_EYE(Of.KIT, Kind.DROP, -200, 200),
     SHACKLED_EYE(Of.KIT, Kind.DROP, -200, 200),
     NEW_SHACKLE(Of.KIT, Kind.LENGTH, 40, 260),
@@ -194,7 +219,7 @@ public enum KitField {
     }
 
     /** It is the vehicle's own, whatever kit it gets. */
-    boolean vehicle() {
+    public boolean vehicle() {
         return of == Of.VEHICLE;
     }
 

@@ -17,11 +17,13 @@ import abbex.core.kit.EndKit;
 import abbex.core.kit.EndNow;
 import abbex.core.kit.EndPlan;
 import abbex.core.kit.KitFinding;
+import abbex.core.kit.KitKind;
 import abbex.core.kit.KitPlan;
 import abbex.core.kit.Machine;
 import abbex.core.kit.Narrowing;
 import abbex.core.kit.OwnFits;
 import abbex.core.kit.PlannedHeight;
+import abbex.core.kit.Told;
 import abbex.core.kit.Truck;
 import abbex.core.kit.Wish;
 import abbex.core.units.Length;
@@ -30,6 +32,7 @@ import abbex.core.vehicle.PerEnd;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -132,9 +135,9 @@ public class KitPlans {
         PerEnd<EndNow> now = PerEnd.of(end -> Ends.now(job, end, values));
         PerEnd<OwnFits> own = fits.of(job, values.raw(null, KitField.NAME));
         PerEnd<EndKit> kit = PerEnd.of(end -> Ends.kit(job, end, values, now.get(end), own.get(end)));
+        PerEnd<Told> settling = PerEnd.of(end -> settling(values, end));
         Optional<HeightSheet> before = sheets.of(job.shop(), job.id()).before().map(SheetData::heights);
-        KitPlan parts = KitPlan.predict(now, kit, PerEnd.of(end -> EndPlan.USUAL_SETTLING))
-                .with(PerEnd.of(end -> Ends.rod(end, values)));
+        KitPlan parts = KitPlan.predict(now, kit, settling).with(PerEnd.of(end -> Ends.rod(end, values)));
         Optional<Machine> machine = Machines.motorcycle(job, values);
         Optional<Truck> truck = Machines.truck(job, values, now.rear());
         double needed = sheets.limits(job.shop()).of(Limit.AXLE_TRAVEL).mm();
@@ -148,16 +151,26 @@ public class KitPlans {
                 before.map(plan::heights).orElse(List.of()),
                 PerEnd.of(end -> kit.get(end).nothing()
                         ? Optional.empty()
-                        : Narrowing.best(now.get(end), kit.get(end), EndPlan.USUAL_SETTLING)),
+                        : Narrowing.best(now.get(end), kit.get(end), settling.get(end))),
                 before.map(sheet -> new Wish.Attitude(apart(sheet, Method.TG), apart(sheet, Method.FG)))
                         .orElse(new Wish.Attitude(OptionalDouble.empty(), OptionalDouble.empty())),
                 PerEnd.of(
                         end -> before.map(sheet -> mean(sheet, end, Method.TG)).orElse(OptionalDouble.empty())));
     }
 
+    /** Of the springs that go in; nothing where none is new. */
+    private static Told settling(KitValues values, End end) {
+        return KitKinds.of(values, end).stream().anyMatch(KitKind::settles)
+                ? EndPlan.USUAL_SETTLING
+                : Told.measured(0, 0);
+    }
+
     /** A printed drop is of an end's springs, and not of the links, shackles or saddles of a whole kit. */
     public static boolean springBox(KitValues values, End end) {
-        return Ends.printed(values, end) && !Machines.wholeKit(values, end);
+        Set<KitKind> said = KitKinds.said(values, end);
+        return Ends.printed(values, end)
+                && !Machines.wholeKit(values, end)
+                && (said.isEmpty() || said.stream().anyMatch(KitKind::springs));
     }
 
     /** What somebody has to look at in the kit that a stay gets, worst first. */

@@ -111,6 +111,17 @@ final class Machines {
                 touches(values)));
     }
 
+    /** A head angle that nobody told, degrees from the vertical (common practice). */
+    private static final Told USUAL_HEAD = Told.typical(26, 2.5);
+
+    static Told headAngle(Job job) {
+        return job.vehicle()
+                .vehicle()
+                .headAngle()
+                .map(angle -> Told.printed(angle.degrees(), PRINTED))
+                .orElse(USUAL_HEAD);
+    }
+
     private static Optional<Machine.Front> front(Vehicle vehicle, KitValues values) {
         Optional<Double> head =
                 vehicle.headAngle().map(Angle::degrees).filter(degrees -> degrees > 0 && degrees < Steering.MOST);

@@ -28,6 +28,8 @@ public record BenchRow(
         ALL,
         /** On leaves. */
         LEAVES,
+        /** Where a lateral rod may hold a beam. */
+        BEAM,
         /** On a live axle at the rear. */
         AXLE,
         /** Of what has one track, at its front. */
@@ -43,9 +45,11 @@ public record BenchRow(
     /** It is asked of a vehicle at an end. */
     boolean of(VehicleFacts vehicle, End end) {
         boolean single = vehicle.kind().singleTrack();
+        Architecture built = new PerEnd<>(vehicle.front(), vehicle.rear()).get(end);
         return switch (only) {
             case ALL -> true;
-            case LEAVES -> new PerEnd<>(vehicle.front(), vehicle.rear()).get(end) == Architecture.SOLID_AXLE_LEAF;
+            case LEAVES -> built == Architecture.SOLID_AXLE_LEAF;
+            case BEAM -> !single && (built.oneBeam() || built == Architecture.OTHER);
             case AXLE ->
                 end == End.REAR
                         && (vehicle.rear() == Architecture.SOLID_AXLE_LEAF
@@ -77,7 +81,6 @@ public record BenchRow(
             new BenchRow("rod", "damper", KitField.ROD, null),
             new BenchRow("stop", "damper", KitField.OLD_STOP, KitField.NEW_STOP),
             new BenchRow("rings", "damper", KitField.OLD_RINGS, KitField.NEW_RINGS),
-            new BenchRow("coilover", "coilover", null, KitField.COILOVER),
             new BenchRow("perchseat", "coilover", null, KitField.PERCH_SEAT),
             new BenchRow("perchseatleast", "coilover", null, KitField.PERCH_SEAT_LEAST),
             new BenchRow("perchseatmost", "coilover", null, KitField.PERCH_SEAT_MOST),
@@ -98,10 +101,12 @@ public record BenchRow(
             new BenchRow("seathigh", "seat", KitField.OLD_SEAT_HIGH, KitField.NEW_SEAT_HIGH),
             new BenchRow("pocket", "other", null, KitField.POCKET),
             new BenchRow("spindle", "other", null, KitField.SPINDLE),
+            new BenchRow("subframe", "other", null, KitField.SUBFRAME),
             new BenchRow("block", "other", null, KitField.BLOCK),
-            new BenchRow("lateral", "other", KitField.LATERAL, null),
-            new BenchRow("lateralrise", "other", KitField.LATERAL_RISE, null),
-            new BenchRow("lateralleft", "other", KitField.LATERAL_LEFT, null),
+            new BenchRow("blockout", "other", null, KitField.BLOCK_OUT),
+            new BenchRow("lateral", "rod", KitField.LATERAL, null, Only.BEAM),
+            new BenchRow("lateralrise", "rod", KitField.LATERAL_RISE, null, Only.BEAM),
+            new BenchRow("lateralleft", "rod", KitField.LATERAL_LEFT, null, Only.BEAM),
             new BenchRow("shackle", "leaf", KitField.OLD_SHACKLE, KitField.NEW_SHACKLE, Only.LEAVES),
             new BenchRow("shacklelean", "leaf", KitField.SHACKLE_LEAN, null, Only.LEAVES),
             new BenchRow("shacklehangs", "leaf", KitField.SHACKLE_HANGS, null, Only.LEAVES),
@@ -144,9 +149,10 @@ public record BenchRow(
             new BenchRow("rockeronarm", "link", KitField.ROCKER_ON_ARM, null, Only.STAND),
             new BenchRow("steerradius", "machine", KitField.STEER_RADIUS, null, Only.STEERING),
             new BenchRow("steeroffset", "machine", KitField.STEER_OFFSET, null, Only.STEERING),
-            new BenchRow("slideshoulder", "machine", KitField.SLIDE_SHOULDER, null, Only.STEERING),
-            new BenchRow("slideclamp", "machine", KitField.SLIDE_CLAMP, null, Only.STEERING),
-            new BenchRow("slidefender", "machine", KitField.SLIDE_FENDER, null, Only.STEERING),
+            new BenchRow("tubesup", "tubes", null, KitField.TUBES_UP, Only.STEERING),
+            new BenchRow("slideshoulder", "tubes", KitField.SLIDE_SHOULDER, null, Only.STEERING),
+            new BenchRow("slideclamp", "tubes", KitField.SLIDE_CLAMP, null, Only.STEERING),
+            new BenchRow("slidefender", "tubes", KitField.SLIDE_FENDER, null, Only.STEERING),
             new BenchRow("standheight", "machine", KitField.STAND_HEIGHT, null, Only.STAND),
             new BenchRow("standout", "machine", KitField.STAND_OUT, null, Only.STAND),
             new BenchRow("standlength", "machine", KitField.STAND_LENGTH, null, Only.STAND),

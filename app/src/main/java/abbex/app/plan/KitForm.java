@@ -3,10 +3,12 @@ package abbex.app.plan;
 import abbex.app.form.Form;
 import abbex.app.kit.BagText;
 import abbex.app.kit.KitField;
+import abbex.app.kit.KitKinds;
 import abbex.app.kit.KitValues;
 import abbex.app.kit.RateTable;
 import abbex.app.kit.StackSizes;
 import abbex.app.kit.TurnsText;
+import abbex.core.kit.KitKind;
 import abbex.core.kit.Stacks;
 import abbex.core.kit.Wish;
 import abbex.core.motorcycle.SideStand;
@@ -20,22 +22,56 @@ import abbex.core.units.RateUnit;
 import abbex.core.units.TapeReading;
 import abbex.core.units.TapeText;
 import abbex.core.vehicle.End;
+import abbex.core.vehicle.PerEnd;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** What somebody types of a vehicle's springs and of a kit. */
 final class KitForm {
+    /** A box that was on the page, ticked or not. */
+    private static final String ASKED = ".asked";
+
     private final Form form;
     private final KitValues standing;
+    private final PerEnd<Set<KitKind>> said;
 
     private KitForm(Form form, KitValues standing) {
         this.form = form;
         this.standing = standing;
+        said = PerEnd.of(this::said);
+    }
+
+    /** Kinds that stand ticked for an end, by the form where it asks for them. */
+    private Set<KitKind> said(End end) {
+        Set<KitKind> said = EnumSet.noneOf(KitKind.class);
+        for (KitKind kind : KitKind.values()) {
+            String name = new KitValues.Key(end, KitKinds.field(kind)).name();
+            boolean asked = form.has(name) || form.has(name + ASKED);
+            if (asked ? !form.text(name).isEmpty() : standing.yes(end, KitKinds.field(kind))) {
+                said.add(kind);
+            }
+        }
+        return said;
+    }
+
+    /** A figure of a kind that the form asks for and that is not ticked: it is not asked, and nothing of it stands. */
+    private boolean unasked(KitValues.Key key) {
+        End end = key.end();
+        if (end == null || key.field().vehicle()) {
+            return false;
+        }
+        Set<KitKind> asking = KitKinds.asking(key.field());
+        return !asking.isEmpty()
+                && asking.stream().noneMatch(said.get(end)::contains)
+                && asking.stream()
+                        .anyMatch(kind -> form.has(new KitValues.Key(end, KitKinds.field(kind)).name() + ASKED));
     }
 
     /** What stands, with what was sent in its place; what cannot be taken is told by the form. */
@@ -61,7 +97,11 @@ final class KitForm {
     private void take(KitValues.Key key, Map<KitValues.Key, KitValues.Told> told) {
         String name = key.name();
         boolean box = key.field().kind() == KitField.Kind.YES;
-        if (!form.has(name) && !(box && form.has(name + ".asked"))) {
+        if (unasked(key)) {
+            told.put(key, new KitValues.Told("", 0));
+            return;
+        }
+        if (!form.has(name) && !(box && form.has(name + ASKED))) {
             return;
         }
         String text = form.text(name);
@@ -199,6 +239,7 @@ final class KitForm {
         shorter(form, all, end, KitField.OLD_SECOND_SOLID, KitField.OLD_SECOND_FREE, "problem.kit.solid");
         shorter(form, all, end, KitField.NEW_SECOND_SOLID, KitField.NEW_SECOND_FREE, "problem.kit.solid");
         whole(form, all, end, List.of(KitField.TURNS, KitField.PITCH));
+        most(form, all, end, KitField.TUBES_UP, KitField.SLIDE_SHOULDER);
         within(form, all, end, KitField.PERCH_SEAT, KitField.PERCH_SEAT_LEAST, KitField.PERCH_SEAT_MOST);
         whole(form, all, end, List.of(KitField.JACK_TURNS, KitField.JACK_PITCH));
         stack(form, all, end);
@@ -336,6 +377,21 @@ final class KitForm {
                     Length.ofRoundedMm(a),
                     "most",
                     Length.ofRoundedMm(b));
+        }
+    }
+
+    /** No further than what stops it, where that was measured. */
+    private static void most(Form form, KitValues all, End end, KitField what, KitField stop) {
+        Double at = value(all, end, what);
+        Double most = value(all, end, stop);
+        if (at != null && most != null && at > most) {
+            form.problem(
+                    new KitValues.Key(end, what).name(),
+                    "problem.kit.stopped",
+                    "read",
+                    Length.ofRoundedMm(at),
+                    "most",
+                    Length.ofRoundedMm(most));
         }
     }
 

@@ -42,8 +42,8 @@ class PlanFragments {
 
     /** The bench's fields as they stand, or as they came back. */
     String bench(Job job, KitValues values, Map<String, String> texts, Form form) {
-        Supplier<String> fields = () ->
-                process("benches", Map.of("bench", BenchView.of(job.vehicle(), form, texts, words), "form", form));
+        Supplier<String> fields = () -> process(
+                "benches", Map.of("bench", BenchView.of(job.vehicle(), form, values, texts, words), "form", form));
         return form.texts().isEmpty() ? ready("benches", job, values, form.reader(), fields) : fields.get();
     }
 

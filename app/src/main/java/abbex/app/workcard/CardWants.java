@@ -25,7 +25,7 @@ final class CardWants {
             List.of("lift", "wired", "adaptive", "rubber-pivots", "notch", "shaft", "steering", "alignment");
 
     /** What they may ask of each end by itself. */
-    static final Set<String> OF_END = Set.of("brakes");
+    static final List<String> OF_END = List.of("brakes", "bar", Wanted.NO_BAR);
 
     /** No step asks for it: it gathers those that need two. */
     static final String HELPER = "helper";

@@ -41,6 +41,9 @@ public final class StepFiles {
             "brakes",
             "steering",
             "uprights",
+            "arms",
+            "subframe",
+            "sway-bar",
             "alignment");
 
     private static final JsonMapper JSON = JsonMapper.builder()

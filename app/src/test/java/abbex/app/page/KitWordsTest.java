@@ -113,7 +113,8 @@ class KitWordsTest {
                                         Optional.empty(),
                                         Optional.empty()))
                         : List.of(),
-                OwnFits.NONE);
+                OwnFits.NONE,
+                false);
     }
 
     private static Told exact(double value) {

@@ -83,6 +83,7 @@ class EarlyHandTest {
     @Test
     void what_is_pressed_stays_until_it_is_let_go() {
         plan();
+        page.locator("#FRONT_GETS_SPRINGS").check();
         String[] spring = {"OLD_RATE", "22 N/mm", "OLD_FREE", "360 mm", "NEW_RATE", "30 N/mm", "NEW_FREE", "300 mm"};
         for (int i = 0; i < spring.length; i += 2) {
             page.locator("#FRONT_" + spring[i]).fill(spring[i + 1]);
@@ -112,6 +113,7 @@ class EarlyHandTest {
     @Test
     void what_waits_for_a_press_comes_after_all() {
         plan();
+        page.locator("#FRONT_GETS_SPRINGS").check();
         page.evaluate("document.querySelector('#planned').firstElementChild.id = 'before'");
         page.locator("#bench .btn-primary").dispatchEvent("pointerdown");
         page.locator("#FRONT_NEW_RATE").fill("30 N/mm");

@@ -46,11 +46,9 @@ class PlanTest {
         return job;
     }
 
-    private static void unfold(Page page, String end, String group) {
-        page.locator(
-                        "fieldset[data-end=" + end + "] summary",
-                        new Page.LocatorOptions().setHasText(Said.by("bench.group." + group)))
-                .click();
+    private static void springs(Page page) {
+        assertThat(page.locator("#FRONT_NEW_RATE")).not().isVisible();
+        page.locator("#FRONT_GETS_SPRINGS").check();
     }
 
     /** 3,500 N sprung, 0.95, springs by their figures: 28.4 mm, as ComputeKitTest has it from statics, in whatever unit. */
@@ -60,6 +58,7 @@ class PlanTest {
         assertThat(page.locator(".invited")).hasText(Said.by("plan.empty"));
         page.locator("#FRONT_BOX").fill("30 mm");
         assertThat(page.locator(".planend .dropped")).hasText("↓ 13⁄16″".replace(" 1", "\u00a01\u202f"));
+        springs(page);
         page.locator("#FRONT_OLD_RATE").fill("22 N/mm");
         page.locator("#FRONT_OLD_FREE").fill("360 mm");
         page.locator("#FRONT_NEW_RATE").fill("34 N/mm");
@@ -77,6 +76,7 @@ class PlanTest {
     @Test
     void what_makes_no_spring_is_named_and_kept() {
         Page page = open(received());
+        springs(page);
         page.locator("#FRONT_NEW_RATE").fill("0");
         page.locator("#FRONT_NEW_FREE").fill("250 mm");
         page.locator("#FRONT_NEW_SOLID").fill("260 mm");
@@ -93,6 +93,7 @@ class PlanTest {
     @Test
     void a_progressive_spring_by_its_table() {
         Page page = open(received());
+        springs(page);
         page.locator("#FRONT_OLD_RATE").fill("22 N/mm");
         page.locator("#FRONT_OLD_FREE").fill("360 mm");
         page.locator("#FRONT_NEW_RATE").fill("34 N/mm");
@@ -130,7 +131,6 @@ class PlanTest {
         assertThat(page.locator(".planend .dropped").first()).not().hasText(before);
         assertThat(page.locator(".plandrawn .grip")).hasCount(2);
         // By keys: the field says the same.
-        unfold(page, "FRONT", "seat");
         page.locator("#FRONT_PERCH").fill("0 mm");
         assertThat(page.locator(".planend .dropped").first()).hasText(before);
     }

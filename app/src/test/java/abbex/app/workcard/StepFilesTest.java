@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import abbex.core.kit.KitKind;
 import abbex.core.vehicle.Architecture;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.PerEnd;
@@ -34,19 +35,12 @@ import org.junit.jupiter.api.Test;
 /** What ships: cards of drawn vehicles by it, and files that do not fit. */
 class StepFilesTest {
     static final List<Chapter> BOOK = StepFiles.shipped();
-    private static final List<String> PARTS = List.of(
-            "spring",
-            "damper",
-            "stop",
-            "isolator",
-            "helper",
-            "ring",
-            "block",
-            "spindle",
-            "shackle",
-            "saddle",
-            "bag",
-            "link");
+    private static final List<String> PARTS = Stream.concat(
+                    Stream.of(KitKind.values()).flatMap(kind -> kind.parts().stream()),
+                    Stream.of("helper", Wanted.BLOCK_OUT))
+            .distinct()
+            .sorted()
+            .toList();
 
     static Wanted drawn(Random random) {
         VehicleKind kind = VehicleKind.values()[random.nextInt(VehicleKind.values().length)];
@@ -66,7 +60,9 @@ class StepFilesTest {
                 "coilover@rear",
                 CardWants.HELPER,
                 "brakes@front",
-                "brakes@rear")) {
+                "brakes@rear",
+                "bar@front",
+                "no-bar@rear")) {
             if (random.nextBoolean()) {
                 facts.add(fact);
             }
@@ -136,7 +132,7 @@ class StepFilesTest {
                         parts.size(),
                         parts.stream().map(BenchPart::key).distinct().count());
                 for (End end : End.values()) {
-                    for (String kind : wanted.supplied().get(end)) {
+                    for (String kind : wanted.pieces(end)) {
                         assertTrue(
                                 wanted.later(end)
                                         || parts.stream()
@@ -149,21 +145,62 @@ class StepFilesTest {
         }
     }
 
-    /** What may be fitted at an end, by how it is built. */
+    /** What may be fitted at an end, by how it is built: of every kind that can be had for it, and what comes with springs. */
     private static List<String> fits(VehicleKind kind, Architecture architecture, End end) {
-        List<String> coils = List.of("spring", "damper", "stop", "isolator", "helper", "ring");
-        if (kind.singleTrack()) {
-            return end == End.REAR ? List.of("spring", "damper", "stop", "isolator", "helper", "ring", "link") : coils;
+        List<String> parts = Stream.of(KitKind.values())
+                .filter(k -> k.fits(kind, architecture, end))
+                .flatMap(k -> k.parts().stream())
+                .distinct()
+                .collect(Collectors.toCollection(ArrayList::new));
+        if (parts.contains("isolator")) {
+            parts.add("helper");
         }
-        List<String> more = switch (architecture) {
-            case SOLID_AXLE_LEAF -> List.of("spring", "damper", "stop", "block", "shackle", "saddle", "bag", "spindle");
-            case SOLID_AXLE_COIL -> List.of("bag", "spindle");
-            case OTHER -> List.of("bag", "spindle", "block", "shackle", "saddle", "link");
-            default -> List.of("spindle");
-        };
-        return architecture == Architecture.SOLID_AXLE_LEAF
-                ? more
-                : Stream.concat(coils.stream(), more.stream()).toList();
+        if (parts.contains("block")) {
+            parts.add(Wanted.BLOCK_OUT);
+        }
+        return parts;
+    }
+
+    /** Each kind of kit for each end of each vehicle that it can be had for: every part of it by a step, none to look for. */
+    @Test
+    void each_part_of_each_kind_of_kit_reaches_a_step() {
+        int looked = 0;
+        for (VehicleKind vehicle : VehicleKind.values()) {
+            for (Architecture architecture : Architecture.values()) {
+                for (End end : End.values()) {
+                    for (KitKind kind : KitKind.values()) {
+                        if (!kind.fits(vehicle, architecture, end)) {
+                            continue;
+                        }
+                        looked++;
+                        Wanted wanted = new Wanted(
+                                vehicle,
+                                PerEnd.of(e -> architecture),
+                                PerEnd.of(e -> e == end ? kind.parts() : Set.of()),
+                                Set.of());
+                        Card card = Card.of(BOOK, wanted);
+                        String what = kind + " of " + vehicle + " " + architecture + " " + end;
+                        assertTrue(
+                                card.steps().stream()
+                                        .anyMatch(step -> step.step().asks().anyMatch(kind.parts()::contains)),
+                                what);
+                        List<BenchPart> parts =
+                                CardState.of(card, wanted, List.of()).parts();
+                        assertTrue(
+                                parts.stream().filter(BenchPart::supplied).noneMatch(BenchPart::stepless),
+                                () -> what + ": " + parts);
+                        assertEquals(
+                                wanted.pieces(end),
+                                parts.stream()
+                                        .filter(BenchPart::supplied)
+                                        .map(BenchPart::kind)
+                                        .collect(Collectors.toSet()),
+                                what);
+                    }
+                }
+            }
+        }
+        assertTrue(looked > 150, looked + " kinds");
     }
 
     private static Wanted fitting(Random random) {

@@ -14,6 +14,7 @@ import java.util.Optional;
  * @param stop that goes in, or the old one with rings cut off
  * @param own what the shop has seen for the printed number
  * @param parts whatever else moves a seat or the wheel
+ * @param boxOfAll true when the box's number is of all these parts together and of no spring
  */
 public record EndKit(
         Optional<Advertised.Range> box,
@@ -22,36 +23,48 @@ public record EndKit(
         Optional<DamperFacts> damper,
         Optional<StopFacts> stop,
         List<Part> parts,
-        OwnFits own) {
+        OwnFits own,
+        boolean boxOfAll) {
     public static final EndKit NOTHING = new EndKit(
-            Optional.empty(), false, Optional.empty(), Optional.empty(), Optional.empty(), List.of(), OwnFits.NONE);
+            Optional.empty(),
+            false,
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            List.of(),
+            OwnFits.NONE,
+            false);
 
     public EndKit {
         parts = List.copyOf(parts);
     }
 
     public EndKit withBox(Advertised.Range other) {
-        return new EndKit(Optional.of(other), boxCounts, spring, damper, stop, parts, own);
+        return new EndKit(Optional.of(other), boxCounts, spring, damper, stop, parts, own, boxOfAll);
     }
 
     public EndKit withSpring(SpringFacts other) {
-        return new EndKit(box, boxCounts, Optional.of(other), damper, stop, parts, own);
+        return new EndKit(box, boxCounts, Optional.of(other), damper, stop, parts, own, boxOfAll);
     }
 
     public EndKit withDamper(DamperFacts other) {
-        return new EndKit(box, boxCounts, spring, Optional.of(other), stop, parts, own);
+        return new EndKit(box, boxCounts, spring, Optional.of(other), stop, parts, own, boxOfAll);
     }
 
     public EndKit withStop(StopFacts other) {
-        return new EndKit(box, boxCounts, spring, damper, Optional.of(other), parts, own);
+        return new EndKit(box, boxCounts, spring, damper, Optional.of(other), parts, own, boxOfAll);
     }
 
     public EndKit withParts(List<Part> other) {
-        return new EndKit(box, boxCounts, spring, damper, stop, other, own);
+        return new EndKit(box, boxCounts, spring, damper, stop, other, own, boxOfAll);
     }
 
     public EndKit withOwn(OwnFits other) {
-        return new EndKit(box, boxCounts, spring, damper, stop, parts, other);
+        return new EndKit(box, boxCounts, spring, damper, stop, parts, other, boxOfAll);
+    }
+
+    public EndKit withBoxOfAll(boolean other) {
+        return new EndKit(box, boxCounts, spring, damper, stop, parts, own, other);
     }
 
     /**
@@ -59,11 +72,11 @@ public record EndKit(
      * one is the whole kit's, and counted on top of them it would count twice.
      */
     Optional<Advertised.Range> springBox() {
-        return parts.stream().anyMatch(Part::wholeKit) ? Optional.empty() : box;
+        return parts.stream().anyMatch(Part::wholeKit) || boxOfAll && !parts.isEmpty() ? Optional.empty() : box;
     }
 
     /** True when nothing of this end is touched. */
     public boolean nothing() {
-        return withOwn(OwnFits.NONE).equals(NOTHING);
+        return withOwn(OwnFits.NONE).withBoxOfAll(false).equals(NOTHING);
     }
 }

@@ -37,6 +37,7 @@ public enum KitFormula implements Formula {
             "longer",
             "shorter",
             "ratio"),
+    TUBES("way along the fork · cos of the head angle from the vertical", "up", "headAngle"),
     BAGS("pressure times area ÷ wheel rate", "pressure", "force", "rate"),
     ONE_TO_ONE("geometry: what moves the wheel against its arm or axle moves the body as far", "down"),
     ON_STOP("statics: where spring and bump stop together carry the load", "free", "rest"),

@@ -15,6 +15,7 @@ import java.util.Optional;
 public sealed interface Part
         permits BagLift,
                 Flipped,
+                ForkTubes,
                 Linked,
                 Part.AtWheel,
                 Part.Isolator,
@@ -327,6 +328,8 @@ public sealed interface Part
         /** What it is. */
         public enum Kind {
             SPINDLE,
+            /** A subframe higher under its body: the wheels go up with it. */
+            SUBFRAME,
             BLOCK,
             LESS_ARCH,
             FLIPPED_AXLE
@@ -350,7 +353,7 @@ public sealed interface Part
 
         @Override
         public boolean usesTravel() {
-            return kind != Kind.SPINDLE;
+            return kind != Kind.SPINDLE && kind != Kind.SUBFRAME;
         }
 
         @Override

@@ -15,6 +15,7 @@ public enum Row {
     FLIP,
     ARCH,
     LINK,
+    TUBES,
     BAGS,
     ONE_TO_ONE,
     STOP

@@ -76,8 +76,7 @@ public record Bill(List<BillLine> lines) {
     /** What the kit brings: a piece for each place where a step puts it on, else for each wheel of its end. */
     private static void supplied(Job job, Map<String, BillLine> lines) {
         for (End end : End.values()) {
-            for (String kind :
-                    job.wanted().supplied().get(end).stream().sorted().toList()) {
+            for (String kind : job.wanted().pieces(end).stream().sorted().toList()) {
                 int places = job.card().steps().stream()
                         .filter(step -> at(step, end) && step.step().on().contains(kind))
                         .map(CardStep::place)

@@ -52,7 +52,7 @@ final class Bench {
             if (wanted.later(end)) {
                 continue;
             }
-            for (String kind : wanted.supplied().get(end).stream().sorted().toList()) {
+            for (String kind : wanted.pieces(end).stream().sorted().toList()) {
                 boolean known = parts.values().stream()
                         .anyMatch(p -> p.supplied()
                                 && p.kind().equals(kind)

@@ -34,6 +34,26 @@ public record Wanted(
     /** The kit brings damper, spring and perch in one piece to an end, whose code is behind it. */
     public static final String COILOVER = "coilover@";
 
+    private static final List<String> OF_THE_KIT = List.of(PERCH, COILOVER, "no-bar@");
+
+    /** A block of an end comes out and none goes in: work without a part. */
+    public static final String BLOCK_OUT = "blockout";
+
+    /** Fork tubes go up in their clamps: work without a part. */
+    public static final String TUBES = "tubes";
+
+    /** An end, whose code is behind an at sign, has no sway bar. */
+    public static final String NO_BAR = "no-bar";
+
+    private static final Set<String> NO_PART = Set.of(BLOCK_OUT, TUBES);
+
+    /** Kinds of parts that lie on the bench for an end: what is only moved or taken out is none. */
+    public Set<String> pieces(End end) {
+        return supplied.get(end).stream()
+                .filter(kind -> !NO_PART.contains(kind))
+                .collect(Collectors.toUnmodifiableSet());
+    }
+
     /** All ends at once. */
     public Wanted(
             VehicleKind kind, PerEnd<Architecture> architecture, PerEnd<Set<String>> supplied, Set<String> facts) {
@@ -49,7 +69,9 @@ public record Wanted(
     /** Work is done there in some round: by the kit, or by what is done in the same visit. */
     boolean touches(End end, int round) {
         return rounds.get(round - 1).contains(end)
-                && (!supplied.get(end).isEmpty() || facts.stream().anyMatch(fact -> fact.endsWith("@" + end.code())));
+                && (!supplied.get(end).isEmpty()
+                        || facts.stream()
+                                .anyMatch(fact -> fact.endsWith("@" + end.code()) && !fact.startsWith(NO_BAR)));
     }
 
     /** What else is done in the visit is done in its first round. */
@@ -61,8 +83,8 @@ public record Wanted(
                         architecture,
                         supplied,
                         facts.stream()
-                                .filter(fact ->
-                                        !fact.contains("@") || fact.startsWith(PERCH) || fact.startsWith(COILOVER))
+                                .filter(fact -> !fact.contains("@")
+                                        || OF_THE_KIT.stream().anyMatch(fact::startsWith))
                                 .collect(Collectors.toUnmodifiableSet()),
                         rounds);
     }
