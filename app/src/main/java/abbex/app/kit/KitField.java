@@ -164,6 +164,12 @@ public enum KitField {
     FOOT_MOVED_UP(Of.KIT, Kind.DROP, -80, 80),
     WISHED_GAP(Of.KIT, Kind.DROP, -200, 400),
 
+    /** Settled, at the marked point of the seat. */
+    WISHED_SEAT(Of.WHOLE, Kind.LENGTH, 300, 1200),
+    /** The same of the running boards, the mean of their ends. */
+    WISHED_BOARD(Of.WHOLE, Kind.LENGTH, 50, 900),
+    /** The same of the bed rail over the rear axle. */
+    WISHED_BED(Of.WHOLE, Kind.LENGTH, 300, 1800),
     NAME(Of.WHOLE, Kind.TEXT, 0, 60),
     CONDITION(Of.WHOLE, Kind.TEXT, 0, 120),
     PRICE(Of.WHOLE, Kind.TEXT, 0, 40),

@@ -11,6 +11,7 @@ import abbex.core.heights.Height;
 import abbex.core.heights.HeightSheet;
 import abbex.core.heights.Limit;
 import abbex.core.heights.Method;
+import abbex.core.heights.Way;
 import abbex.core.kit.Afterwards;
 import abbex.core.kit.Causes;
 import abbex.core.kit.EndKit;
@@ -130,28 +131,71 @@ public class KitPlans {
                 .toList();
     }
 
-    /** The plan by what is told, kept or not. */
-    public Planned of(Job job, KitValues values) {
+    /** What a plan starts from. */
+    private record Start(PerEnd<EndNow> now, PerEnd<EndKit> kit, PerEnd<Told> settling, Optional<HeightSheet> before) {}
+
+    private Start start(Job job, KitValues values) {
         PerEnd<EndNow> now = PerEnd.of(end -> Ends.now(job, end, values));
         PerEnd<OwnFits> own = fits.of(job, values.raw(null, KitField.NAME));
-        PerEnd<EndKit> kit = PerEnd.of(end -> Ends.kit(job, end, values, now.get(end), own.get(end)));
-        PerEnd<Told> settling = PerEnd.of(end -> settling(values, end));
-        Optional<HeightSheet> before = sheets.of(job.shop(), job.id()).before().map(SheetData::heights);
-        KitPlan parts = KitPlan.predict(now, kit, settling).with(PerEnd.of(end -> Ends.rod(end, values)));
+        return new Start(
+                now,
+                PerEnd.of(end -> Ends.kit(job, end, values, now.get(end), own.get(end))),
+                PerEnd.of(end -> settling(values, end)),
+                sheets.of(job.shop(), job.id()).before().map(SheetData::heights));
+    }
+
+    private KitPlan plan(Job job, KitValues values, Start start) {
+        KitPlan parts = KitPlan.predict(start.now(), start.kit(), start.settling())
+                .with(PerEnd.of(end -> Ends.rod(end, values)));
         Optional<Machine> machine = Machines.motorcycle(job, values);
-        Optional<Truck> truck = Machines.truck(job, values, now.rear());
+        Optional<Truck> truck = Machines.truck(job, values, start.now().rear());
         double needed = sheets.limits(job.shop()).of(Limit.AXLE_TRAVEL).mm();
         KitPlan leaned = machine.map(parts::on).orElse(parts);
-        KitPlan turned = truck.map(axle -> leaned.on(axle, kit.rear())).orElse(leaned);
-        KitPlan plan = before.map(sheet -> turned.over(sheet, needed)).orElse(turned);
+        KitPlan turned = truck.map(axle -> leaned.on(axle, start.kit().rear())).orElse(leaned);
+        return start.before().map(sheet -> turned.over(sheet, needed)).orElse(turned);
+    }
+
+    /** The heights of the first sheet as they will be by what is told, kept or not. */
+    List<PlannedHeight> heights(Job job, KitValues values) {
+        Start start = start(job, values);
+        return start.before()
+                .map(sheet -> KitPlan.predict(start.now(), start.kit(), start.settling())
+                        .heights(sheet))
+                .orElse(List.of());
+    }
+
+    /** A height as the vehicle came, the mean of all places at which it was measured, mm. */
+    OptionalDouble asItCame(Job job, Way way) {
+        return sheets.of(job.shop(), job.id()).before().stream()
+                .flatMap(sheet -> sheet.heights().everything().stream())
+                .filter(height -> height.spot().way().equals(way))
+                .mapToDouble(height -> height.value().mm())
+                .average();
+    }
+
+    /** How much of it stops a plan. */
+    long impossible(Job job, KitValues values) {
+        return plan(job, values, start(job, values)).findings().stream()
+                .filter(finding -> finding.severity() == Severity.STOP)
+                .count();
+    }
+
+    /** The plan by what is told, kept or not. */
+    public Planned of(Job job, KitValues values) {
+        Start start = start(job, values);
+        Optional<HeightSheet> before = start.before();
+        KitPlan plan = plan(job, values, start);
         return new Planned(
-                now,
-                kit,
+                start.now(),
+                start.kit(),
                 plan,
                 before.map(plan::heights).orElse(List.of()),
-                PerEnd.of(end -> kit.get(end).nothing()
+                PerEnd.of(end -> start.kit().get(end).nothing()
                         ? Optional.empty()
-                        : Narrowing.best(now.get(end), kit.get(end), settling.get(end))),
+                        : Narrowing.best(
+                                start.now().get(end),
+                                start.kit().get(end),
+                                start.settling().get(end))),
                 before.map(sheet -> new Wish.Attitude(apart(sheet, Method.TG), apart(sheet, Method.FG)))
                         .orElse(new Wish.Attitude(OptionalDouble.empty(), OptionalDouble.empty())),
                 PerEnd.of(

@@ -3,16 +3,17 @@ package abbex.app.parts;
 import abbex.app.arrive.Job;
 import abbex.app.form.Form;
 import abbex.app.kit.KitField;
+import abbex.app.kit.KitPlans;
 import abbex.app.kit.KitValues;
 import abbex.app.kit.Kits;
 import abbex.app.people.Person;
+import abbex.core.kit.KitFinding;
 import abbex.core.parts.Bill;
 import abbex.core.parts.Calliper;
 import abbex.core.units.Length;
 import abbex.core.units.TapeText;
 import abbex.core.vehicle.End;
 import java.util.Arrays;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -36,9 +37,11 @@ class BenchCheck {
     private static final List<String> FIELDS = List.of("wire", "outside", "free", "coils");
 
     private final Kits kits;
+    private final KitPlans plans;
 
-    BenchCheck(Kits kits) {
+    BenchCheck(Kits kits, KitPlans plans) {
         this.kits = kits;
+        this.plans = plans;
     }
 
     /**
@@ -111,21 +114,32 @@ class BenchCheck {
                 .orElseGet(OptionalDouble::empty);
     }
 
-    /** Into the kit that the stay gets; false when it was told otherwise meanwhile. */
-    boolean take(Person by, Job job, End end, Found found, @Nullable Integer edition) {
-        Map<KitValues.Key, KitValues.Told> told = new HashMap<>();
+    /** What the kit's printed drop says against the spring as it was measured; empty where they agree, or nothing is printed. */
+    Optional<KitFinding> printed(Job job, End end, Found found) {
+        KitValues values = kits.of(job).chosen().values().with(told(end, found));
+        return plans.of(job, values).plan().findings().stream()
+                .filter(finding -> finding.place() == end && finding.ofThePrinted())
+                .findFirst();
+    }
+
+    private static Map<KitValues.Key, KitValues.Told> told(End end, Found found) {
         double rate = Math.round(found.calliper().rate() * 10) / 10.0;
         double free = Math.round(found.free() * 10) / 10.0;
-        told.put(
+        return Map.of(
                 new KitValues.Key(end, KitField.NEW_RATE),
-                new KitValues.Told(String.format(Locale.ROOT, "%.1f N/mm", rate), rate));
-        told.put(
+                new KitValues.Told(String.format(Locale.ROOT, "%.1f N/mm", rate), rate),
                 new KitValues.Key(end, KitField.NEW_FREE),
-                new KitValues.Told(String.format(Locale.ROOT, "%.1f mm", free), free));
-        told.put(new KitValues.Key(end, KitField.NEW_CALLIPER), new KitValues.Told("yes", 1));
-        told.put(new KitValues.Key(end, KitField.NEW_BENCH), new KitValues.Told("", 0));
+                new KitValues.Told(String.format(Locale.ROOT, "%.1f mm", free), free),
+                new KitValues.Key(end, KitField.NEW_CALLIPER),
+                new KitValues.Told("yes", 1),
+                new KitValues.Key(end, KitField.NEW_BENCH),
+                new KitValues.Told("", 0));
+    }
+
+    /** Into the kit that the stay gets; false when it was told otherwise meanwhile. */
+    boolean take(Person by, Job job, End end, Found found, @Nullable Integer edition) {
         Kits.Kit chosen = kits.of(job).chosen();
-        return kits.tell(by, job, chosen.id(), chosen.values().with(told), Optional.ofNullable(edition))
+        return kits.tell(by, job, chosen.id(), chosen.values().with(told(end, found)), Optional.ofNullable(edition))
                 .isPresent();
     }
 

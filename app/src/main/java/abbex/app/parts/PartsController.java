@@ -225,15 +225,15 @@ class PartsController {
             form.meanwhile(bench.edition(job), Map.of());
         }
         ModelAndView page = page(me, job, form);
-        found.ifPresent(
-                spring -> page.addObject("found", found(spring, form.reader())).addObject("checked", end));
+        found.ifPresent(spring ->
+                page.addObject("found", found(job, end, spring, form.reader())).addObject("checked", end));
         return page;
     }
 
     /** A line of what a calliper found. */
     public record Says(String mark, String word, String text) {}
 
-    private List<Says> found(BenchCheck.Found found, Reader reader) {
+    private List<Says> found(Job job, End end, BenchCheck.Found found, Reader reader) {
         List<Says> says = new ArrayList<>();
         Rate rate = new Rate(found.calliper().rate());
         Rate within = new Rate(2 * found.calliper().standard());
@@ -258,6 +258,10 @@ class PartsController {
                         Length.ofRoundedMm(found.free()),
                         "listed",
                         Length.ofRoundedMm(listed))));
+        bench.printed(job, end, found).ifPresent(finding -> {
+            Words.Said said = words.finding(finding, reader);
+            says.add(new Says("look", words.say("severity.LOOK"), Numerals.html(said.title() + ". " + said.text())));
+        });
         return says;
     }
 

@@ -6,6 +6,7 @@ import abbex.app.form.Form;
 import abbex.app.kit.KitField;
 import abbex.app.kit.KitValues;
 import abbex.app.kit.Kits;
+import abbex.app.kit.WishedHeights;
 import abbex.app.memory.SeenText;
 import abbex.app.page.JobHeads;
 import abbex.app.page.Me;
@@ -15,10 +16,10 @@ import abbex.app.page.Words;
 import abbex.app.people.Person;
 import abbex.core.vehicle.End;
 import java.util.HashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -224,13 +225,16 @@ class PlanController {
                         .toList());
         page.addObject(
                 "whole",
-                List.of(
-                        KitField.NAME,
-                        KitField.CONDITION,
-                        KitField.PRICE,
-                        KitField.DAYS,
-                        KitField.HOURS,
-                        KitField.ALSO));
+                Stream.concat(
+                                Stream.of(
+                                        KitField.NAME,
+                                        KitField.CONDITION,
+                                        KitField.PRICE,
+                                        KitField.DAYS,
+                                        KitField.HOURS,
+                                        KitField.ALSO),
+                                WishedHeights.asked(job).stream())
+                        .toList());
         page.addObject(
                 "shelf",
                 kits.shelf(me.shop()).stream()

@@ -14,6 +14,7 @@ import org.jspecify.annotations.Nullable;
  * @param side the vehicle as it stands and as planned; null while its wheels or what is planned are not known
  * @param ends those that are planned
  * @param says what the drop takes with it, worst first
+ * @param between heights that neither end moves alone
  * @param wishes what each needs of the rear, and what it costs
  * @param buys what has to be bought and booked, each with why
  * @param missing what is to be done first; empty when nothing is
@@ -26,6 +27,7 @@ public record PlanPage(
         List<EndView> ends,
         List<Words.Said> says,
         List<WishView> wishes,
+        Between between,
         List<Buy> buys,
         String missing,
         @Nullable WhyView why,
@@ -98,6 +100,16 @@ public record PlanPage(
      * @param measured on the newest sheet after the first; empty before there is one
      */
     public record HeightRow(String spot, String now, String setDown, String settled, String measured, String off) {}
+
+    /**
+     * Heights that neither end moves alone.
+     *
+     * @param wished what is wished of them, each with the figures that give it
+     */
+    public record Between(List<HeightRow> heights, List<Wished> wished) {}
+
+    /** A height that is wished, and how it is met; texts safe for a page. */
+    public record Wished(String what, String ways, boolean met) {}
 
     /** A wish with what the rear has to do for it, and how the others stand then. */
     public record WishView(String code, String name, String rear, String costs, boolean met, boolean kept) {}

@@ -31,6 +31,7 @@ import abbex.core.units.Frequency;
 import abbex.core.units.Length;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.PerEnd;
+import abbex.core.vehicle.WheelPlace;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -112,6 +113,9 @@ class Planner {
                 ends,
                 said(planned, reader, f -> !note(f) && !(after.isPresent() && f.untilMeasured())),
                 wishes.of(planned, values, reader),
+                new PlanPage.Between(
+                        heights(planned, height -> !height.ofOneEnd(), measured, reader),
+                        wishes.between(job, planned, values, reader)),
                 toBuy.of(job, planned, reader),
                 ends.isEmpty() ? words.say("plan.empty") : all.newest().isEmpty() ? words.say("plan.baseline") : "",
                 plans.why(job, planned, values)
@@ -199,7 +203,7 @@ class Planner {
                 coils(travel),
                 lengths(travel, reader),
                 ride(travel, reader),
-                heights(planned, end, after, reader),
+                heights(planned, height -> ofEnd(height, end), after, reader),
                 narrow(planned, end, reader),
                 said(
                         planned,
@@ -345,11 +349,18 @@ class Planner {
                 .orElse("");
     }
 
-    private List<PlanPage.HeightRow> heights(KitPlans.Planned planned, End end, After after, Reader reader) {
+    private static boolean ofEnd(PlannedHeight height, End end) {
+        return height.ofOneEnd()
+                && (height.spot().atCorner()
+                        ? height.spot().corner().end() == end
+                        : height.spot().place() instanceof WheelPlace wheel && wheel.end() == end);
+    }
+
+    private List<PlanPage.HeightRow> heights(
+            KitPlans.Planned planned, Predicate<PlannedHeight> which, After after, Reader reader) {
         List<PlanPage.HeightRow> rows = new ArrayList<>();
         for (PlannedHeight height : planned.heights()) {
-            if (!height.spot().place().code().equals(end.code())
-                    && !(height.spot().atCorner() && height.spot().corner().end() == end)) {
+            if (!which.test(height)) {
                 continue;
             }
             Optional<Length> measured = Optional.ofNullable(after.heights().get(height.spot()));

@@ -1,9 +1,11 @@
 package abbex.app.plan;
 
+import abbex.app.arrive.Job;
 import abbex.app.kit.KitField;
 import abbex.app.kit.KitPlans;
 import abbex.app.kit.KitValues;
 import abbex.app.kit.StackSizes;
+import abbex.app.kit.WishedHeights;
 import abbex.app.page.Numerals;
 import abbex.app.page.Reader;
 import abbex.app.page.Words;
@@ -22,10 +24,50 @@ import org.springframework.stereotype.Component;
 /** What each wish needs of the ends, and what it costs in the others. */
 @Component
 class WishWords {
+    private final WishedHeights wished;
     private final Words words;
 
-    WishWords(Words words) {
+    WishWords(WishedHeights wished, Words words) {
+        this.wished = wished;
         this.words = words;
+    }
+
+    /** What is wished between the ends, and by which figure of the kit, each alone, it is met. */
+    List<PlanPage.Wished> between(Job job, KitPlans.Planned planned, KitValues values, Reader reader) {
+        return wished.of(job, planned, values).stream()
+                .map(one -> new PlanPage.Wished(
+                        Numerals.html(words.say(
+                                "plan.between.wish",
+                                reader,
+                                "what",
+                                Words.capital(words.word(one.of(), reader)),
+                                "height",
+                                one.wished())),
+                        Numerals.html(ways(one, reader)),
+                        one.met()))
+                .toList();
+    }
+
+    private String ways(WishedHeights.Wished one, Reader reader) {
+        if (one.met()) {
+            return words.say("plan.wish.met");
+        }
+        if (one.settled().isEmpty()) {
+            return words.say("plan.between.unmeasured");
+        }
+        return one.ways().isEmpty()
+                ? words.say("plan.between.none")
+                : one.ways().stream()
+                        .map(way -> words.say(
+                                "plan.between.way",
+                                reader,
+                                "end",
+                                way.end(),
+                                "figure",
+                                words.say("plan.way." + way.field().name()),
+                                "length",
+                                way.figure()))
+                        .collect(Collectors.joining(words.say("plan.between.or")));
     }
 
     List<PlanPage.WishView> of(KitPlans.Planned planned, KitValues values, Reader reader) {

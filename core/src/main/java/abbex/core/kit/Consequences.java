@@ -1,6 +1,7 @@
 package abbex.core.kit;
 
 import abbex.core.figure.Finding;
+import abbex.core.heights.Advertised;
 import abbex.core.springs.BumpStop;
 import abbex.core.springs.Ride;
 import abbex.core.springs.Spring;
@@ -309,15 +310,27 @@ final class Consequences {
         }
     }
 
+    /** The printed number beside what the parts come to, always: against it where that is sure, in doubt, or not to be told. */
     private void box() {
-        kit.box().filter(box -> plan.bySprings() || kit.springBox().isEmpty()).ifPresent(box -> {
-            double usual = 2 * Box.STANDARD;
-            double least = box.least().mm() - usual;
-            double most = box.most().mm() + usual;
-            if (plan.setDown().high() < least || plan.setDown().low() > most) {
-                findings.add(new KitFinding.NotAsBoxed(end, mm(plan.setDown().value()), box.mean()));
+        if (kit.box().isEmpty()) {
+            return;
+        }
+        Advertised.Range box = kit.box().get();
+        if (!plan.bySprings() && kit.springBox().isPresent()) {
+            if (kit.spring().isPresent()) {
+                findings.add(new KitFinding.BoxUnproven(end, box.mean()));
             }
-        });
+            return;
+        }
+        Interval drop = plan.setDown();
+        double usual = 2 * Box.STANDARD;
+        double least = box.least().mm() - usual;
+        double most = box.most().mm() + usual;
+        if (drop.high() < least || drop.low() > most) {
+            findings.add(new KitFinding.NotAsBoxed(end, mm(drop.value()), box.mean()));
+        } else if (drop.value() < least || drop.value() > most) {
+            findings.add(new KitFinding.PerhapsNotAsBoxed(end, mm(drop.value()), mm(drop.half()), box.mean()));
+        }
     }
 
     private void seats() {

@@ -17,12 +17,17 @@ public sealed interface KitFinding extends Finding {
     /** Of how it will stand: nothing once that was measured. */
     default boolean untilMeasured() {
         return this instanceof GoesUp
-                || this instanceof NotAsBoxed
+                || ofThePrinted()
                 || this instanceof SeatUntellable
                 || this instanceof OneEndYet
                 || this instanceof Steers
                 || this instanceof StandWillLean
                 || this instanceof PinionTurns;
+    }
+
+    /** Of the printed number against what the parts come to. */
+    default boolean ofThePrinted() {
+        return this instanceof NotAsBoxed || this instanceof PerhapsNotAsBoxed || this instanceof BoxUnproven;
     }
 
     /** A side of the vehicle, as the driver sits. */
@@ -152,6 +157,12 @@ public sealed interface KitFinding extends Finding {
 
     /** A spring far shorter than the old one that lowers by less. */
     record MuchShorter(End place, Length shorter, Length drop) implements KitFinding, Note {}
+
+    /** The same, as far as can be told: what nobody measured may make up for it. */
+    record PerhapsNotAsBoxed(End place, Length drop, Length half, Length box) implements KitFinding, Note {}
+
+    /** A spring by its figures and a printed drop that nothing told of the old spring can be held against. */
+    record BoxUnproven(End place, Length box) implements KitFinding, Note, Open {}
 
     record SeatTilted(End place, Angle by) implements KitFinding, Note {}
 
