@@ -105,6 +105,25 @@ class ReadingLog {
         return rows.stream().filter(row -> by.id().equals(whose.get(row.id()))).toList();
     }
 
+    /** What was read for another sheet stands on this one, as who read it typed it. */
+    void bring(UUID shop, SheetRow to, ReadingRow read, @Nullable UUID supersedes) {
+        insert(
+                shop,
+                read.person(),
+                to,
+                read.spot(),
+                Ids.fresh(),
+                new Written(
+                        Act.TAKE,
+                        read.raw(),
+                        read.unit(),
+                        read.tape(),
+                        read.value(),
+                        supersedes,
+                        null,
+                        read.takenAt()));
+    }
+
     void append(
             Person by,
             SheetRow sheet,
@@ -116,22 +135,43 @@ class ReadingLog {
             @Nullable UUID supersedes,
             @Nullable UUID restores,
             Instant at) {
+        insert(
+                by.shop(),
+                by.id(),
+                sheet,
+                spot,
+                client,
+                new Written(act, raw, sheet.unit(), sheet.tape(), value, supersedes, restores, at));
+    }
+
+    /** What a row says beside where it stands and who wrote it. */
+    private record Written(
+            Act act,
+            @Nullable String raw,
+            LengthUnit unit,
+            Graduation tape,
+            @Nullable Length value,
+            @Nullable UUID supersedes,
+            @Nullable UUID restores,
+            Instant at) {}
+
+    private void insert(UUID shop, UUID person, SheetRow sheet, MeasuringPoint spot, UUID client, Written written) {
         jdbc.sql(APPEND)
                 .param("id", Ids.fresh().toString())
-                .param("shop", by.shop().toString())
+                .param("shop", shop.toString())
                 .param("sheet", sheet.id().toString())
                 .param("client", client.toString())
-                .param("person", by.id().toString())
+                .param("person", person.toString())
                 .param("corner", spot.place().code())
                 .param("method", spot.way().code())
-                .param("act", act.name())
-                .param("raw", raw)
-                .param("unit", sheet.unit().symbol())
-                .param("tape", sheet.tape().toString())
-                .param("value", value == null ? null : value.nm())
-                .param("supersedes", Ids.text(supersedes))
-                .param("restores", Ids.text(restores))
-                .param("at", Times.column(at))
+                .param("act", written.act().name())
+                .param("raw", written.raw())
+                .param("unit", written.unit().symbol())
+                .param("tape", written.tape().toString())
+                .param("value", written.value() == null ? null : written.value().nm())
+                .param("supersedes", Ids.text(written.supersedes()))
+                .param("restores", Ids.text(written.restores()))
+                .param("at", Times.column(written.at()))
                 .param("came", Times.column(clock.instant()))
                 .update();
     }

@@ -64,6 +64,7 @@ public class Audit implements StaysSo {
         STAY_CHANGED,
         STATE_CHANGED,
         READING_UNDONE,
+        READINGS_MOVED,
         GAP_DELETED,
         WHEELS_DELETED,
         DRIVE_DELETED,

@@ -57,6 +57,7 @@ public final class EveryPage {
                 "/jobs/" + half + "/arrive",
                 "/jobs/" + half + "/measure",
                 "/jobs/" + whole + "/measure",
+                "/jobs/" + half + "/sheets/" + Jobs.sheet(half) + "/wrong-vehicle",
                 "/jobs/" + whole + "/sheet",
                 "/jobs/" + twin + "/hand-over",
                 "/jobs/" + half + "/fitment",

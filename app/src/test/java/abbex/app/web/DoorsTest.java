@@ -225,6 +225,7 @@ class DoorsTest {
             "/jobs/{id}/set-down",
             "/jobs/{id}/sheets/{sheetId}",
             "/jobs/{id}/sheets/{sheetId}/news",
+            "/jobs/{id}/sheets/{sheetId}/wrong-vehicle",
             "/jobs/{id}/sheets/{sheetId}/unfold",
             "/jobs/{id}/sheets/{sheetId}/readings",
             "/jobs/{id}/sheets/{sheetId}/undo",
