@@ -94,7 +94,7 @@ public record BenchView(List<OfEnd> ends) {
     }
 
     static BenchView of(VehicleFacts vehicle, Form form, KitValues values, Map<String, String> texts, Words words) {
-        PerEnd<Set<KitKind>> ticked = PerEnd.of(end -> ticked(end, form, values));
+        PerEnd<Set<KitKind>> ticked = PerEnd.of(end -> ticked(vehicle, end, form, values));
         Filled filled = new Filled(vehicle, form, texts, words, ticked);
         List<OfEnd> ends = new ArrayList<>();
         for (End end : End.values()) {
@@ -111,9 +111,14 @@ public record BenchView(List<OfEnd> ends) {
         return new BenchView(ends);
     }
 
-    /** As they were sent, else as the kit is. */
-    private static Set<KitKind> ticked(End end, Form form, KitValues values) {
+    /** As they were sent, else as the kit is: springs that nobody named are those that the end has. */
+    private static Set<KitKind> ticked(VehicleFacts vehicle, End end, Form form, KitValues values) {
+        Architecture built = new PerEnd<>(vehicle.front(), vehicle.rear()).get(end);
         Set<KitKind> of = KitKinds.of(values, end);
+        if (of.contains(KitKind.SPRINGS) && !KitKind.SPRINGS.fits(vehicle.kind(), built, end)) {
+            of.remove(KitKind.SPRINGS);
+            of.add(KitKind.FORK.fits(vehicle.kind(), built, end) ? KitKind.FORK : KitKind.LEAVES);
+        }
         Set<KitKind> ticked = EnumSet.noneOf(KitKind.class);
         for (KitKind kind : KitKind.values()) {
             String name = end.name() + "_" + KitKinds.field(kind).name();
