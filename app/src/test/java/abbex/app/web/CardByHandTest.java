@@ -22,7 +22,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
 /**
- * A whole card from the plan to the last torque by thumbs alone. Trucks and motorcycles go from arrival to hand-over in
+ * A whole card from the kit on the plan to the last torque, by thumbs alone and by keys alone. Trucks and motorcycles go from arrival to hand-over in
  * {@link JourneyTest}, by keys too.
  */
 @ExtendWith(Shop.class)
@@ -119,16 +119,48 @@ class CardByHandTest {
         }
     }
 
+    private int steps(String job) {
+        return orla.get("/jobs/" + job + "/fit").body().split("<li[^>]* data-key=", -1).length - 1;
+    }
+
+    /** What is just a yes is ticked; a fold is opened once. */
+    private static void kit(Screen screen, String job, CardHand hand, String kit) {
+        Page page = screen.page;
+        screen.open("/jobs/" + job + "/plan");
+        assertThat(page.locator("#bench[data-live]")).hasCount(1);
+        for (String one : kit.strip().split(";\\s*")) {
+            Locator field = page.locator("#" + one.split("=")[0].strip());
+            Locator fold = page.locator("details:not([open]):has(#" + one.split("=")[0].strip() + ") > summary");
+            if (fold.count() > 0) {
+                hand.press(fold);
+            }
+            String text = one.split("=")[1].strip();
+            if (text.equals("yes")) {
+                hand.tick(field);
+            } else {
+                hand.type(field, text);
+            }
+        }
+        hand.press(page.locator("#bench > .btn-primary"));
+        page.waitForURL(Pattern.compile(".*kit=.*"));
+    }
+
     /** A card where all is sound and every figure is known, counted: at most 1.3 presses a step, and no word typed. */
     private void counted(Screen device, CardHand hand, List<String> vehicle, String kit, List<String> facts) {
         String name = "counted " + UUID.randomUUID();
         figures(begun(name, vehicle, kit, facts));
-        String job = begun(name, vehicle, kit, facts);
+        String job = received(name, vehicle.toArray(String[]::new));
         try (Screen screen = device.signIn("orla")) {
-            screen.open("/jobs/" + job + "/fit");
-            int steps = screen.page.locator("li[data-key]").count();
+            kit(screen, job, hand, kit);
+            hand.press(screen.page.locator(".strip a[href$='/fit']"));
+            screen.page.waitForURL(Pattern.compile(".*/fit$"));
+            for (String fact : facts) {
+                hand.tick(screen.page.locator("input[name='" + fact + "']"));
+            }
             CardHand.Counted counted = CardHand.counted(hand);
-            CardHand.press(screen.page, counted, screen.page.locator(".fithead .big"));
+            CardHand.press(screen.page, counted, screen.page.locator(".begin .btn"));
+            assertThat(screen.page.locator(".bayview h1")).isVisible();
+            int steps = steps(job);
             CardHand.work(screen.page, job, counted);
             finished(screen, job);
 
@@ -138,14 +170,20 @@ class CardByHandTest {
     }
 
     private static final String COILOVERS = """
-            NAME=height-adjustable coilovers; FRONT_NEW_RATE=80 N/mm; FRONT_NEW_FREE=200 mm; FRONT_NEW_LONG=445 mm;
-            FRONT_NEW_SHORT=305 mm; FRONT_COILOVER=yes; FRONT_PERCH_SEAT=7 in; FRONT_PERCH_SEAT_LEAST=6 1/2 in; FRONT_PERCH_SEAT_MOST=7 3/4 in;
-            FRONT_CLICKS=12; FRONT_PRELOAD=3 mm; FRONT_PERCH=10 mm; FRONT_NEW_STOP=30 mm; REAR_NEW_RATE=60 N/mm;
+            NAME=height-adjustable coilovers; FRONT_COILOVER=yes; FRONT_NEW_RATE=80 N/mm; FRONT_NEW_FREE=200 mm;
+            FRONT_NEW_LONG=445 mm; FRONT_NEW_SHORT=305 mm; FRONT_PERCH_SEAT=7 in; FRONT_PERCH_SEAT_LEAST=6 1/2 in;
+            FRONT_PERCH_SEAT_MOST=7 3/4 in; FRONT_CLICKS=12; FRONT_PRELOAD=3 mm; FRONT_PERCH=10 mm; FRONT_NEW_STOP=30 mm;
+            REAR_GETS_SPRINGS=yes; REAR_GETS_ADJUSTERS=yes; REAR_GETS_DAMPERS=yes; REAR_NEW_RATE=60 N/mm;
             REAR_NEW_FREE=240 mm; REAR_NEW_LONG=520 mm; REAR_NEW_SHORT=360 mm; REAR_PERCH=10 mm""";
 
     private static final String DROPPED = """
-            NAME=flip, hangers and bags; FRONT_SPINDLE=50 mm; REAR_FLIP_SADDLE=12 mm; REAR_FLIP_PACK=40 mm; REAR_FLIP_TUBE=80 mm; REAR_HANGER_UP=40 mm;
-            REAR_NEW_LONG=500 mm; REAR_BAG_AREA=60 in²; REAR_BAG_PRESSURE=35 psi; REAR_NEW_STOP=40 mm""";
+            NAME=flip, hangers and bags; FRONT_GETS_UPRIGHTS=yes; FRONT_SPINDLE=50 mm; REAR_GETS_FLIP=yes;
+            REAR_GETS_SHACKLES=yes; REAR_GETS_AIR=yes; REAR_GETS_DAMPERS=yes; REAR_FLIP_SADDLE=12 mm; REAR_FLIP_PACK=40 mm;
+            REAR_FLIP_TUBE=80 mm; REAR_HANGER_UP=40 mm; REAR_NEW_LONG=500 mm; REAR_BAG_AREA=60 in²; REAR_BAG_PRESSURE=35 psi;
+            REAR_NEW_STOP=40 mm""";
+
+    private static final String LINKS =
+            "NAME=lowering links; REAR_GETS_LINKS=yes; REAR_OLD_LINK=132 mm; REAR_NEW_LINK=137 mm";
 
     /** What is shown before the card begins is what begins: lift or stands, one end or both. */
     @Test
@@ -208,34 +246,47 @@ class CardByHandTest {
         }
     }
 
-    @Test
-    void coilovers_on_a_lift_by_keys() {
-        counted(
-                Screen.desk(),
-                CardHand.KEYS,
-                List.of("archFront", "STRUT", "archRear", "MULTI_LINK"),
-                COILOVERS,
-                List.of("lift"));
+    private void coilovers(Screen device, CardHand hand) {
+        counted(device, hand, List.of("archFront", "STRUT", "archRear", "MULTI_LINK"), COILOVERS, List.of("lift"));
     }
 
     @Test
-    void a_truck_with_flip_hangers_and_bags_by_thumbs() {
+    void coilovers_on_a_lift_by_keys() {
+        coilovers(Screen.desk(), CardHand.KEYS);
+    }
+
+    @Test
+    void coilovers_on_a_lift_by_thumbs() {
+        coilovers(Screen.tablet(), CardHand.THUMB);
+    }
+
+    private void truck(Screen device, CardHand hand) {
         counted(
-                Screen.tablet(),
-                CardHand.THUMB,
+                device,
+                hand,
                 List.of("kind", "TRUCK", "archFront", "DOUBLE_WISHBONE", "archRear", "SOLID_AXLE_LEAF"),
                 DROPPED,
                 List.of());
     }
 
     @Test
+    void a_truck_with_flip_hangers_and_bags_by_thumbs() {
+        truck(Screen.tablet(), CardHand.THUMB);
+    }
+
+    @Test
+    void a_truck_with_flip_hangers_and_bags_by_keys() {
+        truck(Screen.desk(), CardHand.KEYS);
+    }
+
+    @Test
     void a_motorcycle_with_links_by_keys() {
-        counted(
-                Screen.desk(),
-                CardHand.KEYS,
-                List.of("kind", "MOTORCYCLE"),
-                "NAME=lowering links; REAR_OLD_LINK=132 mm; REAR_NEW_LINK=137 mm",
-                List.of());
+        counted(Screen.desk(), CardHand.KEYS, List.of("kind", "MOTORCYCLE"), LINKS, List.of());
+    }
+
+    @Test
+    void a_motorcycle_with_links_by_thumbs() {
+        counted(Screen.tablet(), CardHand.THUMB, List.of("kind", "MOTORCYCLE"), LINKS, List.of());
     }
 
     private static final String[] STRUTS = {"archFront", "STRUT"};
