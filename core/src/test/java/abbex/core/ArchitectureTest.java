@@ -126,6 +126,7 @@ class ArchitectureTest {
         "java.time..",
         "java.text..",
         "org.apache.commons.statistics..",
+        "org.hipparchus..",
         "org.jspecify.."
     };
 

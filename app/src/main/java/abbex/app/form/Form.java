@@ -188,7 +188,12 @@ public final class Form {
 
     /** A length that must be there. */
     public Optional<TapeReading> needed(String field, TapeText.Allowed allowed, Length largest) {
-        TapeParse parse = TapeText.parse(text(field), unit, tape, allowed, largest);
+        return needed(field, text(field), allowed, largest);
+    }
+
+    /** The same, of what is left of a field's text. */
+    public Optional<TapeReading> needed(String field, String figure, TapeText.Allowed allowed, Length largest) {
+        TapeParse parse = TapeText.parse(figure, unit, tape, allowed, largest);
         if (parse instanceof TapeParse.Refused refused) {
             refused(field, refused);
         }
@@ -202,7 +207,12 @@ public final class Form {
 
     /** A plain number in a range. */
     public OptionalDouble number(String field, double least, double most) {
-        String text = text(field).replace('−', '-');
+        return number(field, text(field), least, most);
+    }
+
+    /** The same, of what is left of a field's text. */
+    public OptionalDouble number(String field, String figure, double least, double most) {
+        String text = figure.replace('−', '-');
         if (text.matches("-?\\d{1,4}([.]\\d{1,3})?")) {
             double value = Double.parseDouble(text);
             if (value >= least && value <= most) {

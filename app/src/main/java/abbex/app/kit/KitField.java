@@ -1,6 +1,9 @@
 package abbex.app.kit;
 
+import abbex.core.units.SidedText;
 import java.util.List;
+import java.util.Optional;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
 /** What can be told of an end as it is and of what goes in, each with its limits: mm, N, N/mm or a plain number. */
@@ -212,6 +215,9 @@ public enum KitField {
         TEXT
     }
 
+    /** Of these more is up; of all others more is down. */
+    private static final Pattern UPWARD = Pattern.compile("_UP$|_EYE$|_RISE$|^SUBFRAME$");
+
     private final Of of;
     private final Kind kind;
     private final double least;
@@ -236,6 +242,20 @@ public enum KitField {
 
     public Kind kind() {
         return kind;
+    }
+
+    /** The words by which people say which way it goes; empty where it goes one way, or along the vehicle. */
+    public Optional<SidedText.Sides> sides() {
+        if (this == SADDLE_ANGLE) {
+            return Optional.of(SidedText.Sides.NOSE);
+        }
+        if (kind == Kind.ANGLE && name().endsWith("_SLOPE")) {
+            return Optional.of(SidedText.Sides.DOWN);
+        }
+        if (kind != Kind.DROP || name().endsWith("_BACK") || this == STEER_OFFSET) {
+            return Optional.empty();
+        }
+        return Optional.of(UPWARD.matcher(name()).find() ? SidedText.Sides.UP : SidedText.Sides.DOWN);
     }
 
     public double least() {

@@ -262,7 +262,7 @@ final class Machines {
         Optional<Part> shackled = shackled(end, values);
         shackled.ifPresent(parts::add);
         Optional<Length> fixed = length(values, end, KitField.FIXED_EYE);
-        Optional<Length> eye = shackled.isPresent() ? Optional.empty() : length(values, end, KitField.SHACKLED_EYE);
+        Optional<Length> eye = shackled.isPresent() ? Optional.empty() : eye(values, end);
         if (fixed.isPresent() || eye.isPresent()) {
             parts.add(new Part.LeafEyes(
                     fixed.orElse(Length.ZERO),
@@ -286,6 +286,15 @@ final class Machines {
                         area,
                         wheelRate)));
         return parts;
+    }
+
+    /** By the eye itself and by its hanger: a shackle that nobody measured is taken to hang as it did. */
+    private static Optional<Length> eye(KitValues values, End end) {
+        Optional<Length> eye = length(values, end, KitField.SHACKLED_EYE);
+        Optional<Length> hanger = length(values, end, KitField.HANGER_UP);
+        return eye.isEmpty() && hanger.isEmpty()
+                ? Optional.empty()
+                : Optional.of(eye.orElse(Length.ZERO).plus(hanger.orElse(Length.ZERO)));
     }
 
     private static Optional<Length> length(KitValues values, End end, KitField field) {

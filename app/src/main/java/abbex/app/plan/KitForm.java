@@ -19,6 +19,7 @@ import abbex.core.units.ForceUnit;
 import abbex.core.units.Length;
 import abbex.core.units.Pressure;
 import abbex.core.units.RateUnit;
+import abbex.core.units.SidedText;
 import abbex.core.units.TapeReading;
 import abbex.core.units.TapeText;
 import abbex.core.vehicle.End;
@@ -156,6 +157,10 @@ final class KitForm {
             form.problem(name, "problem.kit.sizes", "read", text);
             return Optional.empty();
         }
+        if (StackSizes.uncounted(whole)) {
+            form.problem(name, "problem.kit.sizes.count", "read", text);
+            return Optional.empty();
+        }
         return Optional.of(new KitValues.Told(whole, 0));
     }
 
@@ -180,15 +185,28 @@ final class KitForm {
         return form.reader().unit().metric();
     }
 
+    /** The figure of a field and the side that was said with it; empty, and told, where both contradict each other. */
+    private Optional<SidedText> sided(KitField field, String name) {
+        Optional<SidedText> read = field.sides()
+                .map(sides -> SidedText.read(form.text(name), sides))
+                .orElseGet(() -> Optional.of(new SidedText(1, false, form.text(name))));
+        if (read.isEmpty()) {
+            form.problem(name, "problem.kit.side", "read", form.text(name));
+        }
+        return read;
+    }
+
     private Optional<KitValues.Told> length(KitField field, String name) {
+        Optional<SidedText> sided = sided(field, name);
         TapeText.Allowed allowed =
                 field.kind() == KitField.Kind.DROP ? TapeText.Allowed.ANY : TapeText.Allowed.ZERO_OR_MORE;
-        Optional<TapeReading> reading = form.needed(name, allowed, Length.ofRoundedMm(field.most()));
+        Optional<TapeReading> reading =
+                sided.flatMap(of -> form.needed(name, of.figure(), allowed, Length.ofRoundedMm(field.most())));
         if (reading.isEmpty()) {
             return Optional.empty();
         }
-        double mm = reading.get().value().mm();
-        if (mm < field.least()) {
+        double mm = sided.orElseThrow().sign() * reading.get().value().mm();
+        if (mm < field.least() || mm > field.most()) {
             form.problem(
                     name,
                     "problem.range.length",
@@ -200,17 +218,27 @@ final class KitForm {
                     Length.ofRoundedMm(field.most()));
             return Optional.empty();
         }
-        return Optional.of(new KitValues.Told(form.raw(reading.get()), mm));
+        return Optional.of(
+                new KitValues.Told(sided.orElseThrow().said() ? form.text(name) : form.raw(reading.get()), mm));
     }
 
     private Optional<KitValues.Told> number(KitField field, String name) {
-        OptionalDouble number = form.number(name, field.least(), field.most());
+        Optional<SidedText> sided = sided(field, name);
+        if (sided.isEmpty()) {
+            return Optional.empty();
+        }
+        int sign = sided.get().sign();
+        OptionalDouble number = form.number(
+                name,
+                sided.get().figure().replaceFirst("\\s*°$", ""),
+                sign > 0 ? field.least() : -field.most(),
+                sign > 0 ? field.most() : -field.least());
         if (number.isPresent() && field.kind() == KitField.Kind.COUNT && number.getAsDouble() % 1 != 0) {
             form.problem(name, "problem.kit.whole", "read", form.text(name));
             return Optional.empty();
         }
         return number.isPresent()
-                ? Optional.of(new KitValues.Told(form.text(name), number.getAsDouble()))
+                ? Optional.of(new KitValues.Told(form.text(name), sign * number.getAsDouble()))
                 : Optional.empty();
     }
 
@@ -251,6 +279,8 @@ final class KitForm {
     private static void machines(Form form, KitValues all, End end) {
         whole(form, all, end, List.of(KitField.OLD_SHACKLE, KitField.SHACKLE_LEAN));
         needs(form, all, end, KitField.NEW_SHACKLE, KitField.OLD_SHACKLE);
+        needs(form, all, end, KitField.HANGER_BACK, KitField.OLD_SHACKLE);
+        needs(form, all, end, KitField.SHACKLE_FLIP, KitField.OLD_SHACKLE);
         needs(form, all, end, KitField.FLIP_SADDLE, KitField.FLIP_PACK);
         whole(form, all, end, List.of(KitField.FLIP_PACK, KitField.FLIP_TUBE));
         whole(

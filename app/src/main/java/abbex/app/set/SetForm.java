@@ -209,6 +209,8 @@ final class SetForm {
         boolean read = StackSizes.read(kept).isPresent();
         if (!read && kind == Kind.STACK) {
             form.problem(field, "problem.set.sizes", "read", text);
+        } else if (read && needed && StackSizes.uncounted(kept)) {
+            form.problem(field, "problem.kit.sizes.count", "read", text);
         }
         return read ? kept : "";
     }

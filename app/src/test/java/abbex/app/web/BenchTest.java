@@ -62,6 +62,13 @@ class BenchTest {
         String moved = drop(job, "FRONT_BOX", "30 mm", "FRONT_PERCH", "4.5 mm");
         assertEquals(moved, drop(job, "FRONT_BOX", "30 mm", "FRONT_TURNS", "2 1/4", "FRONT_PITCH", "2 mm"));
         assertEquals(moved, drop(job, "FRONT_BOX", "30 mm", "FRONT_JACK_TURNS", "3", "FRONT_JACK_PITCH", "1.5 mm"));
+        // One grammar for which way.
+        for (String way : List.of("4.5 mm down", "down 4.5 mm", "Down: 4.5 mm")) {
+            assertEquals(moved, drop(job, "FRONT_BOX", "30 mm", "FRONT_PERCH", way), way);
+        }
+        String up = drop(job, "FRONT_BOX", "30 mm", "FRONT_PERCH", "-4.5 mm");
+        assertEquals(up, drop(job, "FRONT_BOX", "30 mm", "FRONT_PERCH", "up 4.5 mm"));
+        assertTrue(tell(job, "FRONT_PERCH", "up -4.5 mm").body().contains(Said.part("problem.kit.side")));
         assertFalse(moved.equals(drop(job, "FRONT_BOX", "30 mm")));
         assertTrue(tell(job, "FRONT_TURNS", "two", "FRONT_PITCH", "2 mm")
                 .body()

@@ -117,6 +117,10 @@ class MachinePlanTest {
     void what_cannot_be_of_a_truck_is_said() {
         String job = received("kind", "TRUCK", "archRear", "SOLID_AXLE_LEAF");
         String shackle = "REAR_OLD_SHACKLE=110 mm&REAR_SHACKLE_LEAN=10&REAR_SHACKLE_HANGS=yes";
+        // Both eyes up by 4 in let the body down by as much and turn no pinion, whether or not the shackle was
+        // measured.
+        String both = at(job, "REAR_FIXED_EYE=4 in&REAR_HANGER_UP=4 in");
+        assertTrue(both.replaceAll("<[^>]*>", "").replaceAll("\\h", " ").contains("\u2193 4\u2033"), both);
         assertTrue(at(job, shackle + "&REAR_HANGER_BACK=6 in").contains(title("SHACKLE_WILL_NOT_CLOSE")));
         assertTrue(at(job, shackle + "&REAR_HANGER_BACK=4.9 in").contains(title("SHACKLE_TURNS_OVER")));
         String shafts = "&REAR_ENGINE_SLOPE=3&REAR_PINION_SLOPE=3&REAR_SHAFT_LENGTH=1400 mm&REAR_BLOCK=2 in";

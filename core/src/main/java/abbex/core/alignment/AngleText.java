@@ -3,6 +3,7 @@ package abbex.core.alignment;
 import abbex.core.units.Graduation;
 import abbex.core.units.Length;
 import abbex.core.units.LengthUnit;
+import abbex.core.units.SidedText;
 import abbex.core.units.TapeReading;
 import abbex.core.units.TapeText;
 import java.util.Locale;
@@ -12,7 +13,7 @@ import java.util.regex.Pattern;
 
 /**
  * Angles as an alignment sheet gives them: decimal degrees, degrees and minutes, and toe also as a distance at a diameter. A
- * bare number is degrees. Toe is in positive; {@code out} before it turns its sign.
+ * bare number is degrees. Toe is in positive; {@code out} before or behind it turns its sign.
  */
 public final class AngleText {
     /** No wheel stands steeper, degrees. */
@@ -70,13 +71,12 @@ public final class AngleText {
 
     /** @param diameter at which a distance is read; empty where nobody said */
     public static Read toe(String text, Optional<Length> diameter) {
-        String tidy = tidy(text);
-        boolean out = tidy.startsWith("out");
-        String rest = tidy.replaceFirst("^(out|in|toe-in|toe-out)\\s+", "");
-        if (out && rest.startsWith("-")) {
+        Optional<SidedText> sided = SidedText.read(tidy(text), SidedText.Sides.TOE);
+        if (sided.isEmpty()) {
             return new Read.Not();
         }
-        double sign = out ? -1 : 1;
+        String rest = sided.get().figure();
+        double sign = sided.get().sign();
         if (DISTANCE.matcher(rest).matches()) {
             return distance(rest, diameter, sign);
         }

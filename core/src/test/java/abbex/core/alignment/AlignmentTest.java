@@ -71,6 +71,16 @@ class AlignmentTest {
         AngleText.Read.Angle out =
                 assertInstanceOf(AngleText.Read.Angle.class, AngleText.toe("out 2 mm", Optional.of(Length.ofMm(600))));
         assertEquals(-Math.toDegrees(Math.asin(2 / 600.0)), out.toe().degrees(), 1e-9);
+        // Was kept as toe in.
+        for (String text : List.of("toe-out 0.35", "toe out 0.35°", "0.35 out", "0.35° toe-out", "Out 0.35")) {
+            assertEquals(
+                    -0.35,
+                    assertInstanceOf(AngleText.Read.Angle.class, AngleText.toe(text, Optional.empty()), text)
+                            .toe()
+                            .degrees(),
+                    1e-12,
+                    text);
+        }
         assertInstanceOf(AngleText.Read.NeedsDiameter.class, AngleText.toe("2 mm", Optional.empty()));
         assertInstanceOf(AngleText.Read.Not.class, AngleText.toe("out -0.1", Optional.empty()));
         assertInstanceOf(AngleText.Read.Not.class, AngleText.toe("some", Optional.empty()));
