@@ -53,7 +53,7 @@ public record ClearanceModel(
         List<Obstacle> obstacles = probed.stream()
                 .map(p -> new Obstacle(
                         p.probe().place(),
-                        p.at(lowered),
+                        p.at(lowered, motion),
                         doubts.of(p),
                         p.probe().place().upright() && p.probe().face().sidewall()))
                 .toList();

@@ -97,7 +97,7 @@ record Doubts(TyreBody body, Fitment planned, Motion motion, double lowered) {
     private double least(LocatedGap probed, Motion by, double hours, double off) {
         return Sweep.run(
                         body,
-                        probed.at(lowered, hours, off),
+                        probed.at(lowered, motion, hours, off),
                         probed.probe().place().carrier(),
                         by)
                 .gap();

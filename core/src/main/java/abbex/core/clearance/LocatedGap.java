@@ -1,6 +1,8 @@
 package abbex.core.clearance;
 
+import abbex.core.motion.Motion;
 import abbex.core.wheels.Fitment;
+import java.util.Optional;
 
 /**
  * A probe with what it was measured from: together they fix a point.
@@ -18,15 +20,36 @@ public record LocatedGap(GapReading probe, Fitment from, double stood, double st
         return new LocatedGap(probe, from, 0, BY_HAND);
     }
 
-    /** The point in the corner's axes, with the body lowered so far from where it was first measured, in mm. */
+    /**
+     * The point in the corner's axes, which are upright at the planned ride height: the wheel leant as it did when the gap was
+     * read, so that only what leans it otherwise since then counts.
+     *
+     * @param lowered the body from where it was first measured, mm
+     */
+    double[] at(double lowered, Motion motion) {
+        return at(lowered, motion, 0, 0);
+    }
+
+    /** In the axes of the wheel, which leans alike throughout: what two gaps say of each other. */
     double[] at(double lowered) {
-        return at(lowered, 0, 0);
+        return at(lowered, 0, 0, Optional.empty());
     }
 
     /** The same for a spot that lies so many hours on and so many mm along the face from where it was told. */
-    double[] at(double lowered, double hours, double off) {
+    double[] at(double lowered, Motion motion, double hours, double off) {
+        return at(lowered, hours, off, Optional.of(motion));
+    }
+
+    private double[] at(double lowered, double hours, double off, Optional<Motion> motion) {
         double[] point = probe.point(TyreBody.of(from), hours, off);
-        point[2] -= (lowered - stood) * probe.place().carrier().withBody();
+        double fell = (lowered - stood) * probe.place().carrier().withBody();
+        if (probe.place().carrier() != ProbePlace.Carrier.KNUCKLE) {
+            double raised = probe.bump().mm();
+            point[2] -= raised;
+            motion.ifPresent(by -> by.upright(point, raised - fell));
+            point[2] += raised;
+        }
+        point[2] -= fell;
         return point;
     }
 }

@@ -112,7 +112,7 @@ public record RoadTest(Fitment on, double lowered, Motion motion) {
         return driven.stream()
                 .map(m -> Sweep.run(
                         TyreBody.of(on),
-                        probed.at(lowered),
+                        probed.at(lowered, motion),
                         probed.probe().place().carrier(),
                         m))
                 .min(Comparator.comparingDouble(Sweep.Least::gap))
@@ -150,7 +150,7 @@ public record RoadTest(Fitment on, double lowered, Motion motion) {
     }
 
     private Mark read(LocatedGap probed, Pose pose) {
-        double[] point = probed.at(lowered);
+        double[] point = probed.at(lowered, motion);
         Carrier carrier = probed.probe().place().carrier();
         TyreBody tyre = TyreBody.of(on);
         double noBump = Sweep.gap(tyre, point, carrier, motion, new Pose(0, pose.steer(), pose.roll()));

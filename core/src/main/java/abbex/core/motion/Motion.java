@@ -45,6 +45,14 @@ public interface Motion {
      */
     void toWheel(double[] point, double bump, double steer, double roll, double @Nullable [] slopes);
 
+    /**
+     * Turns what was seen from a wheel straight ahead, its centre at the origin, into upright axes: by the lean that it has there.
+     *
+     * @param point x, y, z in the wheel's axes, mm; overwritten
+     * @param bump of the wheel from ride height, mm, positive up
+     */
+    void upright(double[] point, double bump);
+
     /** How fast a body point moves over the whole range, and how far from straight. */
     Reach reach(double[] point);
 

@@ -93,6 +93,15 @@ public record StraightMotion(
         }
     }
 
+    @Override
+    public void upright(double[] point, double bump) {
+        double lean = camber + camberPerMm * bump;
+        double y = point[1];
+        double z = point[2];
+        point[1] = y * Math.cos(lean) + z * Math.sin(lean);
+        point[2] = z * Math.cos(lean) - y * Math.sin(lean);
+    }
+
     /** Steering turns a point about an upright axis, so how fast it goes is how far it stands from that, not from the wheel. */
     @Override
     public Reach reach(double[] point) {

@@ -43,7 +43,6 @@ class ClearanceModelTest {
         assertTrue(before.stream().allMatch(v -> v.word() == Word.CLEAR), before.toString());
         List<Verdict> after =
                 house(probes, fitment("255/40R18", "9Jx18 ET45"), 60).worstFirst();
-        assertEquals(ProbePlace.FENDER_LIP, after.get(0).place());
         assertTrue(after.stream().noneMatch(v -> v.word() == Word.CLEAR), after.toString());
     }
 

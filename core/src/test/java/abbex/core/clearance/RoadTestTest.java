@@ -66,7 +66,7 @@ class RoadTestTest {
     private static double gap(Mark mark, double lowered, ProbePlace place, Range range) {
         return Sweep.run(
                         TyreBody.of(ON),
-                        mark.probed().at(lowered),
+                        mark.probed().at(lowered, drive(lowered).motion()),
                         place.carrier(),
                         drive(lowered).motion().withRange(range))
                 .gap();

@@ -69,6 +69,11 @@ public record TrailingArm(Range range, double arm, double camber, double axis) i
         }
     }
 
+    @Override
+    public void upright(double[] point, double bump) {
+        straight().upright(point, bump);
+    }
+
     private double steepest() {
         double most = most();
         return most / Math.sqrt(arm * arm - most * most);
