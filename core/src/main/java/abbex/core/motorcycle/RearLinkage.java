@@ -236,6 +236,9 @@ public record RearLinkage(
     private static final double CLOSE = 1e-9;
     private static final double SMALL = 1e-3;
 
+    /** No other link or shock moves a wheel further: its stops are nearer, mm (ours). */
+    private static final double FARTHEST = 150;
+
     /**
      * Where the wheel stands after another link or another spring length, mm of travel up from where it is drawn: so far the rear
      * comes down. The load stays; the spring gives as its rate says.
@@ -251,6 +254,10 @@ public record RearLinkage(
         if (!(ratio(0) > 0)) {
             throw new IllegalArgumentException("linkage: its spring gets longer as the wheel goes up");
         }
+        if (!(holds(0, rate, load) > 0)) {
+            throw new IllegalArgumentException("linkage: nothing holds it where it stands; its load falls as the wheel"
+                    + " goes up. Measure its points, rate and load again");
+        }
         double length = spring(0);
         double force = load / ratio(0);
         double travel = 0;
@@ -262,14 +269,26 @@ public record RearLinkage(
             double ratio = changed.ratio(travel);
             double give = Double.isInfinite(rate) ? 0 : (load / ratio - force) / rate;
             double miss = changed.spring(travel) - (length - shorter - give);
+            double slope = changed.holds(travel, rate, load);
             if (Math.abs(miss) < CLOSE) {
+                if (!(slope > 0 && ratio > 0 && Math.abs(travel) <= FARTHEST)) {
+                    break;
+                }
                 return travel;
             }
-            // The load over the ratio presses the spring: where the ratio falls, it gives more.
-            double bend = (changed.ratio(travel + SMALL) - changed.ratio(travel - SMALL)) / (2 * SMALL);
-            double slope = ratio + (Double.isInfinite(rate) ? 0 : load * bend / (ratio * ratio * rate));
             travel += miss / slope;
         }
-        throw new IllegalArgumentException("link: it stands nowhere near where it stood");
+        throw new IllegalArgumentException(
+                "link: it stands nowhere near where it stood; measure link, pivots and spring again");
+    }
+
+    /**
+     * What holds it at a travel, in spring travel for each mm of the wheel: the load over the ratio presses the spring, and where
+     * the ratio falls, it gives more. Not above 0 it falls through.
+     */
+    private double holds(double travel, double rate, double load) {
+        double ratio = ratio(travel);
+        double bend = (ratio(travel + SMALL) - ratio(travel - SMALL)) / (2 * SMALL);
+        return ratio + (Double.isInfinite(rate) ? 0 : load * bend / (ratio * ratio * rate));
     }
 }
