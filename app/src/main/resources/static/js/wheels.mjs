@@ -19,18 +19,39 @@ function thumbs(panel, form) {
   const now = () => read(tyre.value.trim(), wheel.value.trim());
   const start = () =>
     read(...front) || read(panel.dataset.tyre, panel.dataset.wheel) || read('205/55R16', '6.5Jx16 ET45');
+  /** What stands there and is no size that this script reads: never overwritten, the core answers for it. */
+  const other = () => tyre.value.trim() !== '' && !now();
   const show = () => {
-    const at = now() || start();
-    const said = { ...at, rim: 'R' + at.rim, rimwidth: at.rimwidth + 'J', offset: 'ET' + at.offset };
+    const at = now() || (other() ? { width: '–', aspect: '–', rim: '–', rimwidth: '–', offset: '–' } : start());
+    const said = other() ? at : { ...at, rim: 'R' + at.rim, rimwidth: at.rimwidth + 'J', offset: 'ET' + at.offset };
     for (const step of panel.children) {
       step.querySelector('output').textContent = said[step.dataset.part];
       step.classList.toggle('begins', !now());
+    }
+  };
+  const put = (texts) => {
+    tyre.value = texts.tyre;
+    wheel.value = texts.wheel;
+    tyre.dispatchEvent(new Event('input', { bubbles: true }));
+    show();
+  };
+  const ask = async (part, by) => {
+    const query = new URLSearchParams({ tyre: tyre.value, wheel: wheel.value, part: part.toUpperCase(), by });
+    try {
+      const answer = await fetch(`${panel.dataset.src}?${query}`, { signal: AbortSignal.timeout(4000) });
+      if (answer.status === 200 && !answer.redirected) put(await answer.json());
+    } catch {
+      /* no network: what stands there stays */
     }
   };
   panel.addEventListener('click', (e) => {
     const by = Number(e.target.closest('[data-by]')?.dataset.by);
     if (!by) return;
     const part = e.target.closest('.step').dataset.part;
+    if (other()) {
+      ask(part, by);
+      return;
+    }
     let at = now();
     if (at) {
       at[part] = Math.min(Math.max(at[part] + by * STEP[part], LEAST[part]), MOST[part]);
@@ -38,10 +59,10 @@ function thumbs(panel, form) {
       // The first press takes what stands in front, or what is fitted; the next one steps.
       at = start();
     }
-    tyre.value = at.t[1] + at.width + '/' + at.aspect + at.t[4] + at.rim + at.t[6];
-    wheel.value = at.rimwidth + at.w[2] + at.rim + at.w[4] + at.offset + at.w[6];
-    tyre.dispatchEvent(new Event('input', { bubbles: true }));
-    show();
+    put({
+      tyre: at.t[1] + at.width + '/' + at.aspect + at.t[4] + at.rim + at.t[6],
+      wheel: at.rimwidth + at.w[2] + at.rim + at.w[4] + at.offset + at.w[6],
+    });
   });
   form.addEventListener('input', show);
   panel.hidden = false;

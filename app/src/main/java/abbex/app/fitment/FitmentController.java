@@ -17,6 +17,7 @@ import abbex.core.units.TapeText;
 import abbex.core.vehicle.End;
 import abbex.core.wheels.FitmentText;
 import abbex.core.wheels.Hub;
+import abbex.core.wheels.SizeSteps;
 import abbex.core.wheels.TyreParse;
 import abbex.core.wheels.TyreSize;
 import abbex.core.wheels.Wheel;
@@ -27,6 +28,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -66,6 +68,26 @@ class FitmentController {
         List<WheelSet> all = sets.of(me.shop(), job.vehicle().id());
         WheelSet edited = edit == null ? null : find(all, edit);
         return page(me, job, all, set == null ? null : find(all, set), edited, Form.blank(me, words));
+    }
+
+    /** The next size in one number, for what the page's own script does not read; nothing (204) where there is none. */
+    @GetMapping("/jobs/{id}/fitment/step")
+    ResponseEntity<Map<String, String>> step(
+            @Me Person me,
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "") String tyre,
+            @RequestParam(defaultValue = "") String wheel,
+            @RequestParam(defaultValue = "WIDTH") SizeSteps.Part part,
+            @RequestParam(defaultValue = "1") int by) {
+        jobs.find(me.shop(), id).orElseThrow(NotHere::new);
+        return SizeSteps.read(tyre, wheel)
+                .flatMap(pair -> SizeSteps.step(pair, part, Integer.signum(by)))
+                .map(pair -> ResponseEntity.ok(Map.of(
+                        "tyre",
+                        pair.tyre().text(),
+                        "wheel",
+                        pair.wheel().map(Wheel::text).orElse(wheel))))
+                .orElseGet(() -> ResponseEntity.noContent().build());
     }
 
     @PostMapping("/jobs/{id}/fitment/sets")

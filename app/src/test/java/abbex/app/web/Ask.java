@@ -71,7 +71,7 @@ record Ask(RequestMethod how, String path, double weight, List<String> typed, Li
             post("/jobs/{id}/hand-over/undo", 0.2, "", "version"),
             post("/jobs/{id}/sheet/printed", 0.2, "", "version"),
             post("/jobs/{id}/sheets/{sheetId}/readings", 2, "raw", "corner method round client"),
-            post("/jobs/{id}/sheets/{sheetId}/wrong-vehicle", 0.2, "to", "spot-LF.HF spot-RF.HF"),
+            post("/jobs/{id}/sheets/{sheetId}/wrong-vehicle", 0.2, "", "to spot-LF.HF spot-RF.HF"),
             post("/jobs/{id}/sheets/{sheetId}/undo", 1, "", "corner method round"),
             post(
                     "/jobs/{id}/sheets/{sheetId}/state",
@@ -189,6 +189,7 @@ record Ask(RequestMethod how, String path, double weight, List<String> typed, Li
             get("/jobs/{id}/sheets/{sheetId}/wrong-vehicle", ""),
             get("/jobs/{id}/sheets/{sheetId}/news", "method stamp against"),
             get("/jobs/{id}/fitment", "set edit"),
+            get("/jobs/{id}/fitment/step", "tyre wheel part by"),
             get("/jobs/{id}/prove", "corner set bump steer roll"),
             get("/jobs/{id}/prove/cut", "corner set bump steer roll"),
             get("/jobs/{id}/prove/road", "x"),

@@ -233,6 +233,7 @@ class DoorsTest {
             "/jobs/{id}/sheets/{sheetId}/points",
             "/jobs/{id}/sheets/{sheetId}/points/{code}/withdraw",
             "/jobs/{id}/fitment",
+            "/jobs/{id}/fitment/step",
             "/jobs/{id}/fitment/sets",
             "/jobs/{id}/fitment/sets/{set}/withdraw",
             "/jobs/{id}/prove",

@@ -111,6 +111,18 @@ class FitmentTest {
         assertThat(page.locator("#TYRE_FRONT")).hasValue("225/40R18 91W");
         assertThat(page.locator("#WHEEL_FRONT")).hasValue("8Jx18 ET44");
         assertThat(front.locator("[data-part=rimwidth] output")).hasText("8J");
+        // What the script does not read is stepped by the core, and never overwritten: 205/55R16 stood there then.
+        page.locator("#TYRE_FRONT").fill("33x12.50R15");
+        front.locator("[data-part=width] [data-by='1']").click();
+        assertThat(page.locator("#TYRE_FRONT")).hasValue("33x13.00R15");
+        front.locator("[data-part=width] [data-by='-1']").click();
+        assertThat(page.locator("#TYRE_FRONT")).hasValue("33x12.50R15");
+        page.locator("#TYRE_FRONT").fill("some size");
+        front.locator("[data-part=rim] [data-by='1']").click();
+        assertThat(front.locator("[data-part=rim] output")).hasText("–");
+        assertThat(page.locator("#TYRE_FRONT")).hasValue("some size");
+        page.locator("#TYRE_FRONT").fill("225/40R18 91W");
+        page.locator("#WHEEL_FRONT").fill("8Jx18 ET44");
         page.locator("#WHEEL_FRONT").press("Enter");
         assertThat(page.locator(".fitted")).containsText("225/40R18 91W, 8Jx18 ET44");
     }
