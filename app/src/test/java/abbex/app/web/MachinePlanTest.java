@@ -124,6 +124,12 @@ class MachinePlanTest {
         assertTrue(at(job, shackle + "&REAR_HANGER_BACK=6 in").contains(title("SHACKLE_WILL_NOT_CLOSE")));
         assertTrue(at(job, shackle + "&REAR_HANGER_BACK=4.9 in").contains(title("SHACKLE_TURNS_OVER")));
         String shafts = "&REAR_ENGINE_SLOPE=3&REAR_PINION_SLOPE=3&REAR_SHAFT_LENGTH=1400 mm&REAR_BLOCK=2 in";
+        // Even by the whole interval alone: a gauge reads a slope to 0.3 degrees.
+        String slopes =
+                "REAR_SHAFT_SLOPE=6&REAR_ENGINE_SLOPE=3&REAR_SHAFT_LENGTH=1400 mm&REAR_BLOCK=2 in&REAR_PINION_SLOPE=";
+        assertTrue(at(job, slopes + "9").contains(title("JOINTS_UNEVEN")));
+        String may = at(job, slopes + "4");
+        assertFalse(may.contains(title("JOINTS_EVEN")), may);
         String noCarrier = at(job, "REAR_SHAFT2_SLOPE=5" + shafts);
         assertTrue(
                 plain(noCarrier).contains(plain(Said.by("problem.kit.whole.of"))), "two shafts without the first one");

@@ -109,6 +109,9 @@ public sealed interface KitFinding extends Finding {
     /** Joints that do not cancel, what was uneven before, and the wedge or saddle that sets the pinion parallel again. */
     record JointsUneven(End place, Angle was, Angle is, Nose nose, Angle wedge) implements KitFinding, Look {}
 
+    /** The same where slopes are not known well enough to say. */
+    record JointsMayBeUneven(End place, Angle is, Angle half, Nose nose, Angle wedge) implements KitFinding, Look {}
+
     /** A joint that works beyond what its shaft's speed allows. */
     record JointSteep(End place, Angle is, Angle most) implements KitFinding, Look {}
 

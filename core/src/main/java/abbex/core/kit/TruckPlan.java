@@ -82,22 +82,28 @@ public record TruckPlan(Interval nose, Optional<Line> driveline, Optional<Bagged
     }
 
     private static void driveline(Line line, List<KitFinding> findings) {
-        double uneven = line.uneven().value();
-        findings.add(
-                uneven >= Driveline.UNEVEN
-                        ? new KitFinding.JointsUneven(
-                                End.REAR,
-                                size(line.unevenWas().value()),
-                                size(uneven),
-                                way(line.wedge().value()),
-                                size(line.wedge().value()))
-                        : new KitFinding.JointsEven(End.REAR, size(uneven)));
+        findings.add(joints(line));
         double limit = Driveline.limit(ROAD_SPEED);
         if (line.steepest() > limit) {
             findings.add(new KitFinding.JointSteep(End.REAR, size(line.steepest()), size(limit)));
         }
         findings.add(new KitFinding.SlipMoves(
                 End.REAR, Length.ofRoundedMm(line.slip().value())));
+    }
+
+    /** Even, or not, by the whole interval; what lies on both sides of the limit may be either. */
+    private static KitFinding joints(Line line) {
+        Interval uneven = line.uneven();
+        Angle was = size(line.unevenWas().value());
+        Angle is = size(uneven.value());
+        KitFinding.Nose nose = way(line.wedge().value());
+        Angle wedge = size(line.wedge().value());
+        if (uneven.low() >= Driveline.UNEVEN) {
+            return new KitFinding.JointsUneven(End.REAR, was, is, nose, wedge);
+        }
+        return uneven.high() < Driveline.UNEVEN
+                ? new KitFinding.JointsEven(End.REAR, is)
+                : new KitFinding.JointsMayBeUneven(End.REAR, is, size(uneven.half()), nose, wedge);
     }
 
     private static void bags(Bagged bags, List<KitFinding> findings) {
