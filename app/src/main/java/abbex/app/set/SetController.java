@@ -100,6 +100,7 @@ class SetController {
         Form form = new Form(me, words, parameters);
         Map<String, String> kept = SetForm.read(form);
         kept.putAll(Scales.read(form, settings.told(job), settings.moves(job).size()));
+        at(job).ifPresent(at -> SetForm.near(form, kept, at.now()));
         if (form.fits() && settings.tell(me, job, kept, form.edition())) {
             return back(id);
         }

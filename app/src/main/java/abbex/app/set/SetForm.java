@@ -128,6 +128,25 @@ final class SetForm {
         return kept;
     }
 
+    /** No adjuster reaches further, mm (ours): what is as far from where it stands is no height, a drop most likely. */
+    private static final double REACH = 127;
+
+    /** @param now where the corners stand, LF RF RR LR, mm */
+    static void near(Form form, Map<String, String> kept, double[] now) {
+        for (Corner corner : Corner.WALK) {
+            String own = right("wanted", corner.end());
+            boolean apart = corner == corner.end().right()
+                    && !kept.getOrDefault(own, "").isEmpty();
+            String field = apart ? own : field("wanted", corner.end());
+            String wanted = kept.getOrDefault(field, "");
+            double stands = now[Corner.WALK.indexOf(corner)];
+            if (!wanted.isEmpty() && Math.abs(mm(wanted).mm() - stands) > REACH) {
+                form.problem(
+                        field, "problem.set.target", "read", form.text(field), "stands", Length.ofRoundedMm(stands));
+            }
+        }
+    }
+
     private static void bag(Form form, End end, Kind kind, Map<String, String> kept) {
         kept.put(field("air", end), air(form, field("air", end), kind, true));
         for (String field : List.of(right("air", end), field("airLeast", end), field("airMost", end))) {

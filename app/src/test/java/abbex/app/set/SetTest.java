@@ -273,6 +273,11 @@ class SetTest {
         String page = page(job);
         assertTrue(page.contains(Said.by("set.put-in", "in", "").strip()), page);
         assertFalse(page.contains("id=\"LF\""), "nothing to turn in front");
+        // A drop where a height belongs was "clear: all four within 12 21/64".
+        HttpResponse<String> drop =
+                orla.post("/jobs/" + job + "/set", "kindFRONT", "NONE", "kindREAR", "NONE", "wantedFRONT", "1 1/2");
+        assertEquals(422, drop.statusCode());
+        assertTrue(Said.in(drop.body(), "problem.set.target"));
         HttpResponse<String> unread =
                 orla.post("/jobs/" + job + "/set", "kindREAR", "STACK", "sizesREAR", "thick ones");
         assertEquals(422, unread.statusCode());
