@@ -52,7 +52,7 @@ final class TruckAnswer {
             double fixed = KitAnswer.number(fields, "fixedEyeMm", -200, 200, 0);
             double shackled = KitAnswer.number(fields, "shackledEyeMm", -200, 200, 0);
             answer.put("axleUpMm", TyreAnswer.round(span.axle(fixed, shackled), 3));
-            answer.put("turnDegrees", TyreAnswer.round(span.turn(fixed, shackled), 3));
+            answer.put("turnDegrees", TyreAnswer.round(-span.turn(fixed, shackled), 3));
         }
         return answer;
     }
@@ -80,7 +80,7 @@ final class TruckAnswer {
         Map<String, Object> answer = new LinkedHashMap<>();
         answer.put("axleUpMm", TyreAnswer.round(move.up(), 3));
         answer.put("axleTowardsShackleMm", TyreAnswer.round(move.towards(), 3));
-        answer.put("turnDegrees", TyreAnswer.round(move.turn(), 3));
+        answer.put("turnDegrees", TyreAnswer.round(-move.turn(), 3));
         answer.put("leanDegrees", TyreAnswer.round(was.at().lean(), 2));
         answer.put("leanAfterDegrees", TyreAnswer.round(is.at().lean(), 2));
         answer.put("turnsOver", is.at().turnsOver());
