@@ -137,20 +137,24 @@ function grips() {
   });
 }
 
-/** Fields follow the kinds that are ticked; what was typed in others stays until it is kept. */
-function asks(event) {
-  const chip = event.target.closest('[data-kind]');
-  if (!chip) return;
-  const end = chip.closest('fieldset');
-  const ticked = [...end.querySelectorAll('[data-kind]:checked')].map((c) => c.dataset.kind);
-  const asked = (kinds) => !kinds || kinds.split(' ').some((k) => ticked.includes(k));
-  end.querySelectorAll('.cell').forEach((c) => c.classList.toggle('unasked', !asked(c.dataset.kinds)));
-  const none = (of) => of.querySelector('.cell:not(.unasked)') === null;
-  end.querySelectorAll('.benchrow, .partgroup').forEach((of) => (of.hidden = none(of)));
+/** Fields follow the kinds that are ticked; what was typed in others is there until it is kept. */
+function asks() {
+  for (const end of form.querySelectorAll('fieldset[data-end]')) {
+    const ticked = [...end.querySelectorAll('[data-kind]:checked')].map((c) => c.dataset.kind);
+    const asked = (kinds) => !kinds || kinds.split(' ').some((k) => ticked.includes(k));
+    for (const cell of end.querySelectorAll('.cell')) {
+      const speaks = cell.querySelector('[aria-invalid=true]') !== null;
+      cell.classList.toggle('unasked', !speaks && !asked(cell.dataset.kinds));
+    }
+    for (const of of end.querySelectorAll('.benchrow, .partgroup')) of.hidden = !of.querySelector('.cell:not(.unasked)');
+  }
 }
 
 export function plan() {
-  form.addEventListener('change', asks);
+  // A draft, and a page that somebody comes back to, bring their ticks with them.
+  asks();
+  addEventListener('pageshow', asks);
+  form.addEventListener('change', (e) => e.target.dataset.kind && asks());
   form.addEventListener('input', soon);
   form.addEventListener('change', soon);
   planned.addEventListener('change', soon);

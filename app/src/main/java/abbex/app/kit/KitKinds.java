@@ -114,10 +114,8 @@ public final class KitKinds {
                         KitField.PLATE));
         asks(
                 KitKind.LINKS,
-                Stream.of(KitField.values())
-                        .filter(field -> field.ordinal() >= KitField.AXLE_BACK.ordinal()
-                                && field.ordinal() <= KitField.OLD_EYES.ordinal())
-                        .toList(),
+                // As they stand together there: the linkage, point by point.
+                List.copyOf(EnumSet.range(KitField.AXLE_BACK, KitField.OLD_EYES)),
                 List.of(
                         KitField.NEW_LINK,
                         KitField.NEW_EYES,

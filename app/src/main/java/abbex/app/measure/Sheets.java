@@ -42,7 +42,6 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -357,48 +356,6 @@ public class Sheets {
         return true;
     }
 
-    /**
-     * Readings of a person that were read on another vehicle than the sheet's stand on that one's newest sheet, and no more here.
-     *
-     * @return spots at which that sheet has readings of that person already; nothing was moved then
-     */
-    @Transactional
-    public List<MeasuringPoint> move(Person by, SheetRow from, Set<MeasuringPoint> spots, Job to, Instant at) {
-        SheetRow there = of(by.shop(), to.id()).newest().orElseThrow().row();
-        Stream.of(from.id(), there.id()).sorted().forEach(sheet -> lock(by.shop(), sheet));
-        List<ReadingRow> moved = standing(by, from).stream()
-                .filter(row -> row.person().equals(by.id()) && spots.contains(row.spot()))
-                .toList();
-        List<MeasuringPoint> taken = standing(by, there).stream()
-                .filter(row -> row.person().equals(by.id()))
-                .map(ReadingRow::spot)
-                .toList();
-        List<MeasuringPoint> met = moved.stream()
-                .map(ReadingRow::spot)
-                .filter(taken::contains)
-                .distinct()
-                .toList();
-        if (!met.isEmpty() || moved.isEmpty()) {
-            return met;
-        }
-        for (ReadingRow row : moved) {
-            log.append(by, from, row.spot(), Ids.fresh(), Act.WITHDRAW, null, null, row.id(), null, at);
-            ReadingRow last = last(log.mine(by, there, row.spot(), rules.ways(by.shop())));
-            log.bring(by.shop(), there, row, last == null ? null : last.id());
-        }
-        audit.add(
-                by,
-                Audit.What.READINGS_MOVED,
-                from.seq() + ": " + moved.size() + " – " + to.vehicle().plate() + " " + there.seq());
-        return List.of();
-    }
-
-    /** Read afresh, for what is written is counted from it. */
-    private List<ReadingRow> standing(Person by, SheetRow sheet) {
-        return log.current(by.shop(), List.of(sheet.job()), rules.ways(by.shop()))
-                .getOrDefault(sheet.id(), List.of());
-    }
-
     /** In which state a sheet was taken up to an entry of it. */
     public SheetState state(UUID shop, SheetRow sheet, int upTo) {
         return SheetData.state(entries.upTo(shop, sheet, upTo));
@@ -432,7 +389,7 @@ public class Sheets {
     }
 
     /** One writer a sheet at a time, so that no reading is replaced twice. */
-    private void lock(UUID shop, UUID sheet) {
+    void lock(UUID shop, UUID sheet) {
         jdbc.sql(LOCK)
                 .param("sheet", sheet.toString())
                 .param("shop", shop.toString())
@@ -442,7 +399,7 @@ public class Sheets {
 
     /** The row that no other replaces; one at most, since each replaces the last. */
     @Nullable
-    private static ReadingRow last(List<ReadingRow> rows) {
+    static ReadingRow last(List<ReadingRow> rows) {
         return rows.stream()
                 .filter(r -> rows.stream().noneMatch(n -> r.id().equals(n.supersedes())))
                 .reduce((a, b) -> b)

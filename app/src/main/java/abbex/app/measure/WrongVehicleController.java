@@ -31,14 +31,23 @@ class WrongVehicleController {
     private final JobHeads heads;
     private final Jobs jobs;
     private final Sheets sheets;
+    private final MovedReadings moved;
     private final Words words;
     private final Clock clock;
 
-    WrongVehicleController(MeasurePages pages, JobHeads heads, Jobs jobs, Sheets sheets, Words words, Clock clock) {
+    WrongVehicleController(
+            MeasurePages pages,
+            JobHeads heads,
+            Jobs jobs,
+            Sheets sheets,
+            MovedReadings moved,
+            Words words,
+            Clock clock) {
         this.pages = pages;
         this.heads = heads;
         this.jobs = jobs;
         this.sheets = sheets;
+        this.moved = moved;
         this.words = words;
         this.clock = clock;
     }
@@ -76,7 +85,7 @@ class WrongVehicleController {
         } else if (!fits(to.get(), spots)) {
             form.problem("to", "problem.wrong.kind", "plate", to.get().vehicle().plate());
         } else {
-            List<MeasuringPoint> met = sheets.move(me, opened.sheet().row(), spots, to.get(), clock.instant());
+            List<MeasuringPoint> met = moved.move(me, opened.sheet().row(), spots, to.get(), clock.instant());
             if (met.isEmpty()) {
                 return new ModelAndView("redirect:/jobs/" + to.get().id() + "/measure");
             }

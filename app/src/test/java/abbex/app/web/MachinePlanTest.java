@@ -76,6 +76,9 @@ class MachinePlanTest {
     @Test
     void what_cannot_be_of_a_motorcycle_is_said() {
         String job = received("kind", "MOTORCYCLE");
+        // An old link that was measured asks for no new one: a kit without links can be kept.
+        assertFalse(plain(at(job, LINK + "&REAR_BOX=1")).contains(Said.by("problem.kit.whole.of")));
+        assertTrue(plain(at(job, "REAR_NEW_LINK=137 mm")).contains(Said.by("problem.kit.whole.of")));
         assertTrue(at(job, LINK + "&REAR_NEW_LINK=400 mm").contains(title("LINK_WILL_NOT_CLOSE")));
         assertTrue(at(job, LINK + "&REAR_NEW_LINK=137 mm")
                 .contains(title("STEERING_UNKNOWN")

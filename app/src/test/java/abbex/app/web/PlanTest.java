@@ -89,6 +89,34 @@ class PlanTest {
         assertThat(page.locator("#FRONT_NEW_RATE")).hasValue("0");
     }
 
+    /** Fields follow the kinds, those of a draft too; figures of a kind go once it is unticked and kept, the vehicle's stay. */
+    @Test
+    void only_what_the_kind_asks_is_asked_and_kept() {
+        String job = received();
+        Page page = open(job);
+        page.locator("#FRONT_GETS_UPRIGHTS").check();
+        page.locator("#FRONT_SPINDLE").fill("down 2");
+        assertThat(page.locator("#FRONT_NEW_RATE")).not().isVisible();
+        assertThat(page.locator(".planend .dropped")).hasCount(1);
+        // Not kept yet, and come back to.
+        page.reload();
+        assertThat(page.locator("#bench[data-live]")).hasCount(1);
+        assertThat(page.locator("#FRONT_SPINDLE")).isVisible();
+        assertThat(page.locator("#FRONT_SPINDLE")).hasValue("down 2");
+        page.locator("#bench .btn-primary").click();
+        // With its unit, for whoever reads it in the other one.
+        assertThat(page.locator("#FRONT_SPINDLE")).hasValue("down 2 in");
+        springs(page);
+        page.locator("#FRONT_OLD_RATE").fill("22 N/mm");
+        page.locator("#FRONT_OLD_FREE").fill("360 mm");
+        page.locator("#FRONT_GETS_UPRIGHTS").uncheck();
+        assertThat(page.locator("#FRONT_SPINDLE")).not().isVisible();
+        page.locator("#bench .btn-primary").click();
+        assertThat(page.locator("#FRONT_OLD_RATE")).hasValue("22 N/mm");
+        assertThat(page.locator("#FRONT_SPINDLE")).hasValue("");
+        assertThat(page.locator("#FRONT_SPINDLE")).not().isVisible();
+    }
+
     /** A progressive spring that is one rate throughout is that spring; a table that turns back is named. */
     @Test
     void a_progressive_spring_by_its_table() {

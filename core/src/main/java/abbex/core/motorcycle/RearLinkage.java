@@ -254,7 +254,7 @@ public record RearLinkage(
         if (!(ratio(0) > 0)) {
             throw new IllegalArgumentException("linkage: its spring gets longer as the wheel goes up");
         }
-        if (!(holds(0, rate, load) > 0)) {
+        if (!(holds(ratio(0), 0, rate, load) > 0)) {
             throw new IllegalArgumentException("linkage: nothing holds it where it stands; its load falls as the wheel"
                     + " goes up. Measure its points, rate and load again");
         }
@@ -269,7 +269,7 @@ public record RearLinkage(
             double ratio = changed.ratio(travel);
             double give = Double.isInfinite(rate) ? 0 : (load / ratio - force) / rate;
             double miss = changed.spring(travel) - (length - shorter - give);
-            double slope = changed.holds(travel, rate, load);
+            double slope = changed.holds(ratio, travel, rate, load);
             if (Math.abs(miss) < CLOSE) {
                 if (!(slope > 0 && ratio > 0 && Math.abs(travel) <= FARTHEST)) {
                     break;
@@ -286,8 +286,7 @@ public record RearLinkage(
      * What holds it at a travel, in spring travel for each mm of the wheel: the load over the ratio presses the spring, and where
      * the ratio falls, it gives more. Not above 0 it falls through.
      */
-    private double holds(double travel, double rate, double load) {
-        double ratio = ratio(travel);
+    private double holds(double ratio, double travel, double rate, double load) {
         double bend = (ratio(travel + SMALL) - ratio(travel - SMALL)) / (2 * SMALL);
         return ratio + (Double.isInfinite(rate) ? 0 : load * bend / (ratio * ratio * rate));
     }

@@ -10,10 +10,10 @@ import java.util.regex.Pattern;
  * {@code 0.35° toe out}, {@code nose up 2}. One grammar for every field that goes either way.
  *
  * @param sign 1 or −1; 1 where nothing was said
- * @param said a word stood there
+ * @param word that stood there; empty where none did
  * @param figure what is left of the text; with its own sign only where no word stood there
  */
-public record SidedText(int sign, boolean said, String figure) {
+public record SidedText(int sign, String word, String figure) {
     private static final String FIGURE = "(?<figure>[+−-]?[.\\d].*?)";
 
     /**
@@ -41,6 +41,21 @@ public record SidedText(int sign, boolean said, String figure) {
         }
     }
 
+    /** Of a field that goes one way. */
+    public static SidedText of(String text) {
+        return new SidedText(1, "", text.strip());
+    }
+
+    /** A word stood there. */
+    public boolean said() {
+        return !word.isEmpty();
+    }
+
+    /** The word with a figure, as it is kept. */
+    public String text(String other) {
+        return said() ? word + " " + other : other;
+    }
+
     /** @return empty where a word and a minus contradict each other, or two words do */
     public static Optional<SidedText> read(String text, Sides sides) {
         String tidy = text.strip().toLowerCase(Locale.ROOT);
@@ -53,7 +68,7 @@ public record SidedText(int sign, boolean said, String figure) {
             String named = sides.noun().isEmpty() ? null : behind.group("named");
             return sided(named == null ? behind.group("side") : named, behind.group("figure"), sides);
         }
-        return Optional.of(new SidedText(1, false, text.strip()));
+        return Optional.of(of(text));
     }
 
     private static Optional<SidedText> sided(String side, String figure, Sides sides) {
@@ -61,6 +76,7 @@ public record SidedText(int sign, boolean said, String figure) {
         boolean signed = !Character.isDigit(figure.charAt(0)) && figure.charAt(0) != '.';
         return again || signed
                 ? Optional.empty()
-                : Optional.of(new SidedText(side.equals(sides.plus()) ? 1 : -1, true, figure.strip()));
+                : Optional.of(new SidedText(
+                        side.equals(sides.plus()) ? 1 : -1, (sides.noun() + " " + side).strip(), figure.strip()));
     }
 }

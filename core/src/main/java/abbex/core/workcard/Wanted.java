@@ -34,7 +34,7 @@ public record Wanted(
     /** The kit brings damper, spring and perch in one piece to an end, whose code is behind it. */
     public static final String COILOVER = "coilover@";
 
-    private static final List<String> OF_THE_KIT = List.of(PERCH, COILOVER, "no-bar@");
+    private static final List<String> OF_THE_KIT = List.of(PERCH, COILOVER, Wanted.NO_BAR + "@");
 
     /** A block of an end comes out and none goes in: work without a part. */
     public static final String BLOCK_OUT = "blockout";
