@@ -75,6 +75,11 @@ public record TruckPlan(Interval nose, Optional<Line> driveline, Optional<Bagged
         return Angle.ofDegrees(Math.abs(degrees));
     }
 
+    /** No finer than what is this wide. */
+    private static Angle tenths(double degrees) {
+        return size(Math.rint(10 * degrees) / 10);
+    }
+
     private void pinion(List<KitFinding> findings) {
         if (Math.abs(nose.value()) >= Driveline.UNEVEN) {
             findings.add(new KitFinding.PinionTurns(End.REAR, way(nose.value()), size(nose.value())));
@@ -103,7 +108,12 @@ public record TruckPlan(Interval nose, Optional<Line> driveline, Optional<Bagged
         }
         return uneven.high() < Driveline.UNEVEN
                 ? new KitFinding.JointsEven(End.REAR, is)
-                : new KitFinding.JointsMayBeUneven(End.REAR, is, size(uneven.half()), nose, wedge);
+                : new KitFinding.JointsMayBeUneven(
+                        End.REAR,
+                        tenths(uneven.value()),
+                        tenths(uneven.half()),
+                        nose,
+                        tenths(line.wedge().value()));
     }
 
     private static void bags(Bagged bags, List<KitFinding> findings) {
