@@ -12,11 +12,13 @@ import abbex.core.clearance.Remedy;
 import abbex.core.clearance.TyreBody;
 import abbex.core.clearance.TyreBody.Worn;
 import abbex.core.clearance.Verdict;
+import abbex.core.motion.Gain;
 import abbex.core.motion.Known;
 import abbex.core.motion.Motion;
 import abbex.core.motion.Range;
 import abbex.core.motion.StraightMotion;
 import abbex.core.units.Length;
+import abbex.core.vehicle.Architecture;
 import abbex.core.vehicle.Corner;
 import abbex.core.wheels.Fitment;
 import abbex.core.wheels.TyreSize;
@@ -48,7 +50,12 @@ final class ClearanceAnswer {
             "steerAxisMm",
             "bumpStandardMm",
             "lockStandardDeg",
-            "steerAxisStandardMm");
+            "steerAxisStandardMm",
+            "architecture",
+            "camberStandardDegPerMm",
+            "steerStandardDegPerMm",
+            "outboardStandardMmPerMm",
+            "aheadStandardMmPerMm");
     private static final List<String> PLACES =
             Stream.of(ProbePlace.values()).map(ProbePlace::name).toList();
     private static final List<String> PROBE =
@@ -143,6 +150,8 @@ final class ClearanceAnswer {
     private static Motion motion(Fields fields) {
         Range usual = Range.usual(Corner.RF);
         Fields range = fields.object("range", RANGE).orElseGet(() -> new Fields("range", EMPTY, RANGE));
+        Architecture architecture = architecture(range);
+        Gain usually = Gain.usual(architecture);
         double both = radians(range, "steerDeg", 0, 60, usual.right());
         return new StraightMotion(
                 new Range(
@@ -152,10 +161,27 @@ final class ClearanceAnswer {
                         radians(range, "rightLockDeg", 0, 60, both),
                         radians(range, "rollDeg", 0, 15, usual.roll())),
                 radians(range, "camberDeg", -8, 8, 0),
-                radians(range, "camberDegPerMm", -0.2, 0.2, 0),
-                radians(range, "steerDegPerMm", -0.1, 0.1, 0),
+                new Gain(
+                        radians(range, "camberDegPerMm", -0.2, 0.2, usually.camber()),
+                        radians(range, "steerDegPerMm", -0.1, 0.1, 0),
+                        0,
+                        0),
                 number(range, "steerAxisMm", -100, 300, StraightMotion.USUAL_AXIS),
-                known(range));
+                known(range).withGain(width(range, architecture)));
+    }
+
+    private static Architecture architecture(Fields range) {
+        return range.has("architecture") ? choice(range, "architecture", Architecture.values()) : Architecture.OTHER;
+    }
+
+    /** How far what comes with bump may lie off: as vehicles of the architecture differ, unless it is said. */
+    private static Gain width(Fields range, Architecture architecture) {
+        Gain usual = Gain.width(architecture).measured(range.has("camberDegPerMm"), range.has("steerDegPerMm"));
+        return new Gain(
+                radians(range, "camberStandardDegPerMm", 0, 0.2, usual.camber()),
+                radians(range, "steerStandardDegPerMm", 0, 0.1, usual.steer()),
+                number(range, "outboardStandardMmPerMm", 0, 1, usual.outboard()),
+                number(range, "aheadStandardMmPerMm", 0, 1, usual.ahead()));
     }
 
     /** What is not said was not measured; a width that is said counts instead of the usual one. */
@@ -167,7 +193,8 @@ final class ClearanceAnswer {
                 bump,
                 bump ? number(range, "bumpStandardMm", 0, 100, usual.bump()) : 0,
                 radians(range, "lockStandardDeg", 0, 20, usual.lock()),
-                number(range, "steerAxisStandardMm", 0, 100, usual.axis()));
+                number(range, "steerAxisStandardMm", 0, 100, usual.axis()),
+                usual.gain());
     }
 
     private static double radians(Fields of, String name, double least, double most, double usual) {

@@ -90,6 +90,11 @@ public record VehicleFacts(
         return Optional.ofNullable(measures.get(name)).map(Measured::raw).orElse("");
     }
 
+    /** How an end is sprung. */
+    public Architecture sprung(End end) {
+        return end == End.FRONT ? front : rear;
+    }
+
     /** The same vehicle with its measures. */
     VehicleFacts with(Map<Measure, Measured> measured) {
         return new VehicleFacts(

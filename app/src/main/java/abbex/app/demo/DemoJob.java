@@ -107,13 +107,26 @@ final class DemoJob {
         return this;
     }
 
-    /** What was measured of how far an end goes: the rod to the stop in mm, both locks in degrees; 0 where it does not steer. */
+    /**
+     * What was measured of how far an end goes: the rod to the stop in mm, both locks in degrees; 0 where it does not steer. Where
+     * it does the camber was taken at two heights as well, and the axis taped.
+     */
     DemoJob goes(End end, double stop, double inner, double outer) {
         goes.put(
                 end,
                 inner == 0
                         ? Map.of(SweepField.STOP, stop)
-                        : Map.of(SweepField.STOP, stop, SweepField.INNER, inner, SweepField.OUTER, outer));
+                        : Map.of(
+                                SweepField.STOP,
+                                stop,
+                                SweepField.INNER,
+                                inner,
+                                SweepField.OUTER,
+                                outer,
+                                SweepField.CAMBER_RATE,
+                                -0.4,
+                                SweepField.AXIS,
+                                55.0));
         return this;
     }
 

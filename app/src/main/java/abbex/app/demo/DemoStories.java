@@ -64,7 +64,7 @@ final class DemoStories {
                 .probed(RF, ProbePlace.LINER_FRONT, 2.5, Face.TREAD, "1 7/8")
                 .probed(RF, ProbePlace.STRUT, 12, Face.INNER_SIDEWALL, "5/8")
                 .probed(RF, ProbePlace.INNER_ARCH, 11, Face.INNER_SHOULDER, "5 1/8")
-                .probed(LF, ProbePlace.FENDER_LIP, 12, Face.OUTER_SHOULDER, "4")
+                .probed(LF, ProbePlace.FENDER_LIP, 12, Face.OUTER_SHOULDER, "3 3/8")
                 .probed(LF, ProbePlace.FENDER_LIP, 9.5, Face.TREAD, "3 3/4")
                 .probed(LF, ProbePlace.LINER_FRONT, 9.5, Face.TREAD, "2 1/8")
                 .probed(LF, ProbePlace.LINER_REAR, 2.5, Face.TREAD, "2 3/8")

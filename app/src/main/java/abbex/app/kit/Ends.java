@@ -32,8 +32,7 @@ final class Ends {
     private Ends() {}
 
     static EndNow now(Job job, End end, KitValues values) {
-        Architecture architecture =
-                end == End.FRONT ? job.vehicle().front() : job.vehicle().rear();
+        Architecture architecture = job.vehicle().sprung(end);
         Told load = values.value(end, KitField.LOAD)
                 .map(scale -> Measured.onScale(scale, architecture))
                 .orElseGet(() -> Typical.load(job.vehicle().kind(), end));

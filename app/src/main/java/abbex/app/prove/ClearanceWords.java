@@ -182,8 +182,9 @@ class ClearanceWords {
     private CornerPage.Ask ask(Doubt.Of of, String gap) {
         String text = words.say("ask." + of);
         return switch (of) {
-            case READ, HOUR, ACROSS -> new CornerPage.Ask(text, gap, "");
+            case READ, HOUR, ACROSS, SPOKES, PATH -> new CornerPage.Ask(text, gap, "");
             case AXIS -> new CornerPage.Ask(text, "", SweepField.AXIS.id());
+            case CAMBER -> new CornerPage.Ask(text, "", SweepField.CAMBER_RATE.id());
             case LOCK -> new CornerPage.Ask(text, "", SweepField.INNER.id());
             case BUMP -> new CornerPage.Ask(text, "", SweepField.STOP.id());
         };

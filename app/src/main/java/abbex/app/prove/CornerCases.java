@@ -59,8 +59,7 @@ class CornerCases {
 
     /** What was saved of an end; until the kit is in, what comes of the kit is the plan where nobody said another. */
     SweepPlan plan(Job job, End end) {
-        SweepPlan plan =
-                plans.of(job.shop(), job.vehicle().id(), end, job.vehicle().kind());
+        SweepPlan plan = plans.of(job.shop(), job.vehicle(), end);
         Standing standing = heights.of(job);
         boolean lowered = standing.newestStage()
                 .filter(stage -> stage != Stage.AS_ARRIVED)

@@ -52,7 +52,8 @@ class NeededGapsController {
             Map.entry("BRAKE_CABLE", "-20 -176"),
             Map.entry("SWINGARM", "-160 -50"),
             Map.entry("HUGGER", "130 -400"),
-            Map.entry("CALLIPER", "44 -120"));
+            Map.entry("CALLIPER", "44 -120"),
+            Map.entry("SPOKES", "70 -100"));
 
     @GetMapping("/gaps")
     ModelAndView gaps(@Me Person me, @RequestParam Map<String, String> parameters) {

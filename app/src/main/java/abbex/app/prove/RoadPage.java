@@ -127,7 +127,9 @@ class RoadPage {
                 CornerPages.likely(corner),
                 found.map(c -> c.plan().bump())
                                 .orElse(SweepPlan.usual(
-                                                corner.end(), job.vehicle().kind())
+                                                corner.end(),
+                                                job.vehicle().kind(),
+                                                job.vehicle().sprung(corner.end()))
                                         .bump())
                         + BEYOND,
                 found.map(c -> say.driven(c, reader)).orElse(""),

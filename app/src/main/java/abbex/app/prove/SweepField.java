@@ -1,11 +1,13 @@
 package abbex.app.prove;
 
 import abbex.app.page.Reader;
+import abbex.core.motion.Gain;
 import abbex.core.motion.Range;
 import abbex.core.motion.StraightMotion;
 import abbex.core.units.Graduation;
 import abbex.core.units.Length;
 import abbex.core.units.TapeText;
+import abbex.core.vehicle.Architecture;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.VehicleKind;
 import java.util.Locale;
@@ -75,7 +77,7 @@ public enum SweepField {
     /** Part of the usual bump that is the stop's own crush (ours). */
     private static final double CRUSHED = 25;
 
-    double usual(End end, VehicleKind kind) {
+    double usual(End end, VehicleKind kind, Architecture architecture) {
         Range usual = Range.usual(end.left());
         return switch (this) {
             case STOP -> usual.bump() - CRUSHED;
@@ -85,7 +87,15 @@ public enum SweepField {
             case OUTER -> Math.rint(Math.toDegrees(kind.singleTrack() ? usual.left() : usual.right()));
             case ROLL -> kind.singleTrack() ? 0 : Math.rint(Math.toDegrees(usual.roll()));
             case AXIS -> StraightMotion.USUAL_AXIS;
-            case LOWER, CAMBER, CAMBER_RATE, STEER_RATE -> 0;
+            case CAMBER_RATE ->
+                kind.singleTrack()
+                        ? 0
+                        : Math.rint(10
+                                        * SweepPlan.RATED_OVER
+                                        * Math.toDegrees(
+                                                Gain.usual(architecture).camber()))
+                                / 10;
+            case LOWER, CAMBER, STEER_RATE -> 0;
         };
     }
 }

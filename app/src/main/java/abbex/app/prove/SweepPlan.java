@@ -5,6 +5,7 @@ import abbex.core.clearance.TyreBody.Worn;
 import abbex.core.figure.Reason;
 import abbex.core.heights.Contribution;
 import abbex.core.heights.HeightFormula;
+import abbex.core.motion.Gain;
 import abbex.core.motion.Known;
 import abbex.core.motion.Motion;
 import abbex.core.motion.Range;
@@ -12,6 +13,7 @@ import abbex.core.motion.StraightMotion;
 import abbex.core.units.Estimate;
 import abbex.core.units.Length;
 import abbex.core.units.Uncertainty;
+import abbex.core.vehicle.Architecture;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.VehicleKind;
 import abbex.core.vehicle.WheelPlace;
@@ -27,10 +29,12 @@ import java.util.OptionalDouble;
  * @param values what was measured or planned, by field: millimetres and degrees; rates are degrees over 25 mm of bump; without
  *     a planned drop it stays as it stands
  * @param usual what counts for the rest
+ * @param width how far what comes with bump may lie from that where nobody measured it, one standard deviation
  * @param chains true when a traction device has to clear as well
  */
-public record SweepPlan(Map<SweepField, Double> values, Map<SweepField, Double> usual, boolean chains) {
-    private static final double RATED_OVER = 25;
+public record SweepPlan(Map<SweepField, Double> values, Map<SweepField, Double> usual, Gain width, boolean chains) {
+    /** Rates are told over so much bump, mm. */
+    static final double RATED_OVER = 25;
 
     /** A stop's crush that nobody measured, one standard deviation in mm (ours). */
     private static final double ANY_CRUSH = 6;
@@ -41,19 +45,20 @@ public record SweepPlan(Map<SweepField, Double> values, Map<SweepField, Double> 
     }
 
     /** Nothing measured. */
-    static SweepPlan usual(End end, VehicleKind kind) {
+    static SweepPlan usual(End end, VehicleKind kind, Architecture architecture) {
         Map<SweepField, Double> usual = new EnumMap<>(SweepField.class);
         for (SweepField field : SweepField.values()) {
             if (field != SweepField.LOWER) {
-                usual.put(field, field.usual(end, kind));
+                usual.put(field, field.usual(end, kind, architecture));
             }
         }
-        return new SweepPlan(Map.of(), usual, false);
+        return new SweepPlan(
+                Map.of(), usual, kind.singleTrack() ? Gain.singleTrackWidth() : Gain.width(architecture), false);
     }
 
     /** The same with other values measured or planned. */
     SweepPlan with(Map<SweepField, Double> other, boolean withChains) {
-        return new SweepPlan(other, usual, withChains);
+        return new SweepPlan(other, usual, width, withChains);
     }
 
     double of(SweepField field) {
@@ -102,7 +107,7 @@ public record SweepPlan(Map<SweepField, Double> values, Map<SweepField, Double> 
         Map<SweepField, Double> other = new EnumMap<>(SweepField.class);
         other.putAll(usual);
         other.put(SweepField.LOWER, Math.max(SweepField.LOWER.least(), Math.min(SweepField.LOWER.most(), drop)));
-        return new SweepPlan(values, other, chains);
+        return new SweepPlan(values, other, width, chains);
     }
 
     /** How far it is to come down from as arrived, mm; empty when it stays as it stands. */
@@ -169,17 +174,21 @@ public record SweepPlan(Map<SweepField, Double> values, Map<SweepField, Double> 
                         radians(SweepField.OUTER),
                         radians(SweepField.ROLL)),
                 radians(SweepField.CAMBER),
-                radians(SweepField.CAMBER_RATE) / RATED_OVER,
-                side * radians(SweepField.STEER_RATE) / RATED_OVER,
+                new Gain(
+                        radians(SweepField.CAMBER_RATE) / RATED_OVER,
+                        side * radians(SweepField.STEER_RATE) / RATED_OVER,
+                        0,
+                        0),
                 of(SweepField.AXIS),
                 known());
     }
 
     private Known known() {
         Known known = Known.of(
-                measured(SweepField.STOP),
-                measured(SweepField.INNER) && measured(SweepField.OUTER),
-                measured(SweepField.AXIS));
+                        measured(SweepField.STOP),
+                        measured(SweepField.INNER) && measured(SweepField.OUTER),
+                        measured(SweepField.AXIS))
+                .withGain(width.measured(measured(SweepField.CAMBER_RATE), measured(SweepField.STEER_RATE)));
         return measured(SweepField.STOP) && !measured(SweepField.CRUSH) ? known.withBump(ANY_CRUSH) : known;
     }
 

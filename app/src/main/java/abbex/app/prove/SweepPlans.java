@@ -16,7 +16,6 @@ import abbex.core.clearance.Remedy;
 import abbex.core.state.StateAct;
 import abbex.core.state.VehicleHistory;
 import abbex.core.vehicle.End;
-import abbex.core.vehicle.VehicleKind;
 import abbex.core.vehicle.WheelPlace;
 import abbex.core.wheels.Fitment;
 import java.math.BigDecimal;
@@ -109,9 +108,9 @@ class SweepPlans implements ActSource, PlannedWheels {
     private record Saved(Map<SweepField, Double> values, boolean chains, int edition) {}
 
     /** What was saved of an end, over what is usual there. */
-    SweepPlan of(UUID shop, UUID vehicle, End end, VehicleKind kind) {
-        SweepPlan usual = SweepPlan.usual(end, kind);
-        return saved(shop, vehicle, end)
+    SweepPlan of(UUID shop, VehicleFacts vehicle, End end) {
+        SweepPlan usual = SweepPlan.usual(end, vehicle.kind(), vehicle.sprung(end));
+        return saved(shop, vehicle.id(), end)
                 .map(saved -> usual.with(saved.values(), saved.chains()))
                 .orElse(usual);
     }

@@ -81,7 +81,7 @@ class ComputeWheelsTest {
     @Test
     void a_clearance_with_its_remedies() {
         String corner = """
-                {"planned":{"widthIn":7.5,"offsetMm":45,"tyre":"205/55R16"},"lowerMm":%d,"range":{"bumpMm":70,"steerDeg":0,"rollDeg":0},
+                {"planned":{"widthIn":7.5,"offsetMm":45,"tyre":"205/55R16"},"lowerMm":%d,"range":{"bumpMm":70,"steerDeg":0,"rollDeg":0,"camberDegPerMm":0},
                  "probes":[{"place":"FENDER_LIP","clock":12,"face":"TREAD","gapMm":110}]}
                 """;
         JsonNode clear = ask("clearance", corner.formatted(0), 200);

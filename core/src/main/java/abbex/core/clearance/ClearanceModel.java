@@ -29,9 +29,13 @@ public record ClearanceModel(
      *
      * @param point in the corner's axes at the planned ride height
      * @param doubt of gaps to it; remedies keep it
-     * @param upright it was read at the wheel's side and goes on past it, so that it is at the rim as well
+     * @param upright it was read beside the wheel's side and goes on past it, so that it is at the rim as well
      */
     public record Obstacle(ProbePlace place, double[] point, Doubt doubt, boolean upright) {
+        private List<Against> against(Against.Wheel wheel) {
+            return Against.of(place, point, upright, 0, wheel);
+        }
+
         private Obstacle moved(double x, double y, double z) {
             return new Obstacle(place, new double[] {point[0] + x, point[1] + y, point[2] + z}, doubt, upright);
         }
@@ -49,13 +53,9 @@ public record ClearanceModel(
     public static ClearanceModel of(
             List<LocatedGap> probed, Fitment planned, TyreBody.Worn worn, double lowered, Motion motion) {
         TyreBody body = TyreBody.grown(planned).with(worn);
-        Doubts doubts = new Doubts(body, planned, motion, lowered);
+        Doubts doubts = new Doubts(Against.Wheel.of(body, planned), planned, motion, lowered);
         List<Obstacle> obstacles = probed.stream()
-                .map(p -> new Obstacle(
-                        p.probe().place(),
-                        p.at(lowered, motion),
-                        doubts.of(p),
-                        p.probe().place().upright() && p.probe().face().sidewall()))
+                .map(p -> new Obstacle(p.probe().place(), p.at(lowered, motion), doubts.of(p), p.upright()))
                 .toList();
         return new ClearanceModel(obstacles, planned, worn, motion, Needed.USUAL);
     }
@@ -77,46 +77,23 @@ public record ClearanceModel(
 
     /** Every place swept, in the order of the obstacles. */
     public List<Verdict> verdicts() {
-        TyreBody tyre = body();
-        TyreBody rim = TyreBody.rim(planned);
+        Against.Wheel wheel = Against.Wheel.of(body(), planned);
         return obstacles.stream()
                 .map(o -> {
-                    Sweep.Least least = least(o, tyre, rim, motion);
-                    return new Verdict(
-                            o.place(), least, o.doubt(), needed.of(o.place()), byBump(o, tyre, rim, least.gap()));
+                    List<Against> all = o.against(wheel);
+                    Sweep.Least least = Against.least(all, o.place().carrier(), motion);
+                    return new Verdict(o.place(), least, o.doubt(), needed.of(o.place()), byBump(o, all, least.gap()));
                 })
                 .toList();
     }
 
     /** True when a bump that nobody measured takes from a gap. */
-    private boolean byBump(Obstacle o, TyreBody tyre, TyreBody rim, double gap) {
+    private boolean byBump(Obstacle o, List<Against> all, double gap) {
         if (motion.known().bumpMeasured() || o.place().carrier() == ProbePlace.Carrier.KNUCKLE) {
             return false;
         }
         Motion more = motion.withRange(motion.range().bumped(MORE_BUMP));
-        return least(o, tyre, rim, more).gap() < gap - 2 * Sweep.tolerance(gap);
-    }
-
-    /** The least that tyre or rim leaves: each is swept by itself. */
-    private static Sweep.Least least(Obstacle o, TyreBody tyre, TyreBody rim, Motion motion) {
-        ProbePlace.Carrier carrier = o.place().carrier();
-        Sweep.Least least = Sweep.run(o.place().inside() ? rim : tyre, o.point(), carrier, motion);
-        for (double[] point : beside(o, rim)) {
-            Sweep.Least other = Sweep.run(rim, point, carrier, motion);
-            least = other.gap() < least.gap() ? other : least;
-        }
-        return least;
-    }
-
-    /** Where an obstacle is for the rim: where it was read, and what goes up past the wheel at the rim's edge too. */
-    private static List<double[]> beside(Obstacle o, TyreBody rim) {
-        double[] point = o.point();
-        double radius = Math.hypot(point[0], point[2]);
-        if (!o.upright() || radius <= rim.outside()) {
-            return List.of(point);
-        }
-        double in = (rim.bead() + rim.outside()) / 2 / radius;
-        return List.of(point, new double[] {point[0] * in, point[1], point[2] * in});
+        return Against.least(all, o.place().carrier(), more).gap() < gap - 2 * Sweep.tolerance(gap);
     }
 
     /** The same, worst first. */
@@ -128,14 +105,11 @@ public record ClearanceModel(
 
     /** True when every place is clear; told as soon as one is not. */
     boolean clear() {
-        TyreBody tyre = body();
-        TyreBody rim = TyreBody.rim(planned);
+        Against.Wheel wheel = Against.Wheel.of(body(), planned);
         for (Obstacle o : obstacles) {
-            double air = needed.of(o.place()) + Verdict.SURE * o.doubt().standard();
-            boolean inside = o.place().inside();
-            if (!inside && !Sweep.clears(tyre, o.point(), o.place().carrier(), motion, air)
-                    || !beside(o, rim).stream()
-                            .allMatch(p -> Sweep.clears(rim, p, o.place().carrier(), motion, air))) {
+            double air = needed.of(o.place()) + o.doubt().sure() * o.doubt().standard();
+            if (!o.against(wheel).stream()
+                    .allMatch(a -> Sweep.clears(a.body(), a.point(), o.place().carrier(), motion, air))) {
                 return false;
             }
         }

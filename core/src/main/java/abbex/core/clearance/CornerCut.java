@@ -31,13 +31,13 @@ public record CornerCut(WheelPose wheel, TyreBody body, List<Place> places) {
 
     static CornerCut of(ClearanceModel house, Pose pose) {
         TyreBody body = house.body();
-        TyreBody rim = TyreBody.rim(house.planned());
+        Against.Wheel facing = Against.Wheel.of(body, house.planned());
         WheelPose wheel = house.motion().at(pose);
         return new CornerCut(
                 wheel,
                 body,
                 house.obstacles().stream()
-                        .map(o -> place(o, house, o.place().inside() ? rim : body, wheel, pose))
+                        .map(o -> place(o, house, facing.facing(o.place()), wheel, pose))
                         .toList());
     }
 

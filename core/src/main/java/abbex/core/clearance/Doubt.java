@@ -5,6 +5,8 @@ import java.util.EnumMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
+import org.apache.commons.statistics.distribution.TDistribution;
 
 /**
  * What leaves a least gap open.
@@ -21,7 +23,13 @@ public record Doubt(Map<Of, Double> parts, Set<Of> open) {
         ACROSS(0.2),
         AXIS(1.0 / 6),
         LOCK(0.25),
-        BUMP(1);
+        BUMP(1),
+        /** Camber that comes with bump. */
+        CAMBER(0.3),
+        /** Toe that comes with bump, and the hub's own way across and along. */
+        PATH(1),
+        /** Where another wheel's spokes stand. */
+        SPOKES(0.05);
 
         private final double left;
 
@@ -49,6 +57,34 @@ public record Doubt(Map<Of, Double> parts, Set<Of> open) {
         return Math.sqrt(
                 parts.values().stream().mapToDouble(part -> part * part).sum());
     }
+
+    /**
+     * How many standard deviations are exceeded one way by 5 in 100. How widely vehicles differ and eyes err is itself but
+     * roughly known, to 35 % (ours), so that as many degrees of freedom stand behind each such part as GUM G.4.2 gives it; together
+     * by Welch and Satterthwaite (JCGM 100:2008, G.4.1).
+     */
+    double sure() {
+        double all = 0;
+        double rough = 0;
+        for (Map.Entry<Of, Double> part : parts.entrySet()) {
+            double square = part.getValue() * part.getValue();
+            all += square;
+            rough += open.contains(part.getKey()) || part.getKey() == Of.PATH ? square * square / ROUGHLY : 0;
+        }
+        // As a part of one over the degrees of freedom, which the quantile nearly follows in proportion.
+        double freedom = all == 0 ? 0 : rough / (all * all);
+        double at = Math.min(1, freedom * ROUGHLY) * (QUANTILES.length - 1);
+        int low = Math.min(QUANTILES.length - 2, (int) at);
+        return QUANTILES[low] + (at - low) * (QUANTILES[low + 1] - QUANTILES[low]);
+    }
+
+    private static final double ROUGHLY = 1 / (2 * 0.35 * 0.35);
+
+    /** Of 95 % one way, from no doubt of the widths to all of it, in even steps of one over the degrees of freedom. */
+    private static final double[] QUANTILES = IntStream.rangeClosed(0, 20)
+            .mapToDouble(i ->
+                    i == 0 ? Verdict.SURE : TDistribution.of(ROUGHLY * 20 / i).inverseCumulativeProbability(0.95))
+            .toArray();
 
     /** What would be left with all measured that is open. */
     private double least() {

@@ -114,6 +114,12 @@ public record GapReading(ProbePlace place, double clock, TyreBody.Face face, Len
      */
     double[] point(TyreBody tyre, double hours, double off) {
         double angle = Math.toRadians(30 * (clock + hours));
+        if (place == ProbePlace.SPOKES) {
+            double radius = tyre.face();
+            return new double[] {
+                radius * Math.sin(angle), tyre.middle() - gap.mm(), radius * Math.cos(angle) + bump.mm()
+            };
+        }
         if (place.inside()) {
             double radius = tyre.barrel() - gap.mm();
             return new double[] {radius * Math.sin(angle), tyre.middle(), radius * Math.cos(angle) + bump.mm()};

@@ -20,6 +20,11 @@ public record LocatedGap(GapReading probe, Fitment from, double stood, double st
         return new LocatedGap(probe, from, 0, BY_HAND);
     }
 
+    /** It was read beside the wheel's side, from sidewall or shoulder, and goes on past it. */
+    boolean upright() {
+        return probe.place().upright() && probe.face() != TyreBody.Face.TREAD;
+    }
+
     /**
      * The point in the corner's axes, which are upright at the planned ride height: the wheel leant as it did when the gap was
      * read, so that only what leans it otherwise since then counts.
@@ -42,14 +47,18 @@ public record LocatedGap(GapReading probe, Fitment from, double stood, double st
 
     private double[] at(double lowered, double hours, double off, Optional<Motion> motion) {
         double[] point = probe.point(TyreBody.of(from), hours, off);
-        double fell = (lowered - stood) * probe.place().carrier().withBody();
-        if (probe.place().carrier() != ProbePlace.Carrier.KNUCKLE) {
-            double raised = probe.bump().mm();
-            point[2] -= raised;
-            motion.ifPresent(by -> by.upright(point, raised - fell));
-            point[2] += raised;
+        ProbePlace.Carrier carrier = probe.place().carrier();
+        double bump = (probe.bump().mm() - (lowered - stood)) * carrier.withBody();
+        point[2] -= probe.bump().mm();
+        // What goes with the wheel stands to it as it stood.
+        if (carrier == ProbePlace.Carrier.KNUCKLE) {
+            return point;
         }
-        point[2] -= fell;
+        if (motion.isPresent()) {
+            motion.get().fromWheel(point, bump);
+        } else {
+            point[2] += bump;
+        }
         return point;
     }
 }

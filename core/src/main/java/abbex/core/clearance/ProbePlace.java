@@ -23,7 +23,8 @@ public enum ProbePlace implements Place {
     BRAKE_CABLE(Carrier.BETWEEN, 12.7),
     SWINGARM(Carrier.KNUCKLE, 6.35),
     HUGGER(Carrier.KNUCKLE, 9.525),
-    CALLIPER(Carrier.KNUCKLE, 1.5875);
+    CALLIPER(Carrier.KNUCKLE, 1.5875),
+    SPOKES(Carrier.KNUCKLE, 1.5875);
 
     /** What the obstacle moves with. */
     public enum Carrier {
@@ -101,9 +102,9 @@ public enum ProbePlace implements Place {
         };
     }
 
-    /** Inside the wheel: its barrel is what must clear, not its tyre. */
+    /** Inside the wheel: its barrel or its spokes are what must clear, not its tyre. */
     boolean inside() {
-        return this == CALLIPER;
+        return this == CALLIPER || this == SPOKES;
     }
 
     /** How far what bends may come from where it is reckoned, one standard deviation in mm (ours); nothing for what is stiff. */

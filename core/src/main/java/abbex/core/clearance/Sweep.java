@@ -36,6 +36,9 @@ public final class Sweep {
      */
     public record Least(double gap, Pose at) {}
 
+    /** Nothing swept yet. */
+    static final Least NOTHING = new Least(Double.POSITIVE_INFINITY, Pose.RIDE);
+
     /** Poses between two corners of the range, the lower first: bump, steer, roll. */
     private record Box(double bound, double b0, double s0, double r0, double b1, double s1, double r1) {}
 
@@ -47,6 +50,13 @@ public final class Sweep {
      */
     public static Least run(TyreBody tyre, double[] point, Carrier carrier, Motion motion) {
         return new Run(tyre, point, carrier, motion).solve();
+    }
+
+    /** The same, or what was found of others before where this leaves no less: then nobody asks how much it leaves. */
+    static Least lesser(Least before, TyreBody tyre, double[] point, Carrier carrier, Motion motion) {
+        Run run = new Run(tyre, point, carrier, motion);
+        run.least = before;
+        return run.solve();
     }
 
     /** True when no pose in the range leaves less than a gap; told as soon as it is certain, within the tolerance. */
@@ -124,7 +134,7 @@ public final class Sweep {
         /** Once a gap under this was found nobody asks how small it is; once none can be, nobody asks where. */
         private double enough = Double.NEGATIVE_INFINITY;
 
-        private Least least = new Least(Double.POSITIVE_INFINITY, Pose.RIDE);
+        private Least least = NOTHING;
 
         Run(TyreBody tyre, double[] point, Carrier carrier, Motion motion) {
             this.tyre = tyre;

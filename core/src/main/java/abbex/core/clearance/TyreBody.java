@@ -111,6 +111,23 @@ public record TyreBody(double middle, double half, double bead, double outside, 
         return new TyreBody(-fitment.wheel().effectiveOffset().mm(), half, seat - LIP, seat + FLANGE_HIGH, EDGE, EDGE);
     }
 
+    /** What lies outboard of the spokes' back, mm: more than any wheel is deep. */
+    private static final double DEEP = 400;
+
+    /**
+     * All that lies outboard of the spokes' back, which goes with the wheel's middle plane; how far from that it lies is each
+     * wheel's own and counts from nought here.
+     */
+    static TyreBody spokes(Fitment fitment) {
+        double back = -fitment.wheel().effectiveOffset().mm();
+        return new TyreBody(back + DEEP / 2, DEEP / 2, 1, seat(fitment) - LIP, 0, 0);
+    }
+
+    /** Where between axis and barrel a calliper's face stands, as a part of the barrel (ours). */
+    double face() {
+        return 0.8 * barrel();
+    }
+
     /** Inner radius of the rim's barrel that the tyre sits on, mm. */
     double barrel() {
         return bead - LIP;

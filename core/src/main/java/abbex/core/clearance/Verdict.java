@@ -51,6 +51,11 @@ public record Verdict(ProbePlace place, Sweep.Least least, Doubt doubt, double n
         return doubt.standard();
     }
 
+    /** So far may the gap lie under what is told, with 95 % probability, mm. */
+    public double margin() {
+        return doubt.sure() * doubt.standard();
+    }
+
     /**
      * Clear: the gap is at least the needed one with 95 % probability, if only within a bump that was guessed. Touches: the
      * best gap is nought or less. Close: between.
@@ -59,7 +64,7 @@ public record Verdict(ProbePlace place, Sweep.Least least, Doubt doubt, double n
         if (least.gap() <= 0) {
             return Word.TOUCHES;
         }
-        if (least.gap() - SURE * standard() < needed) {
+        if (least.gap() - margin() < needed) {
             return Word.CLOSE;
         }
         return byBump ? Word.CLEAR_IF : Word.CLEAR;
@@ -72,7 +77,7 @@ public record Verdict(ProbePlace place, Sweep.Least least, Doubt doubt, double n
 
     /** Close, and with more than 5 % probability it touches. */
     public boolean mayTouch() {
-        return word() == Word.CLOSE && least.gap() < SURE * standard();
+        return word() == Word.CLOSE && least.gap() < margin();
     }
 
     /** What to measure so that a place clears that is close only for what was told by eye or taken as usual. */
@@ -85,8 +90,8 @@ public record Verdict(ProbePlace place, Sweep.Least least, Doubt doubt, double n
 
     /** Too little is known to say whether it clears: a gap that is larger by so much would, mm; empty where that is no question. */
     public OptionalDouble straddles() {
-        boolean open = word() == Word.CLOSE && least.gap() + SURE * standard() >= needed;
-        return open ? OptionalDouble.of(needed + SURE * standard() - least.gap()) : OptionalDouble.empty();
+        boolean open = word() == Word.CLOSE && least.gap() + margin() >= needed;
+        return open ? OptionalDouble.of(needed + margin() - least.gap()) : OptionalDouble.empty();
     }
 
     /** What is said of the place beside the others of a stay; empty where it clears. */

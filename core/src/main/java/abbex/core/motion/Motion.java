@@ -28,6 +28,9 @@ public interface Motion {
     /** The same with the steering axis so much further inboard, mm; the same where nothing steers. */
     Motion steeredAbout(double further);
 
+    /** The same with more of what comes with bump. */
+    Motion gaining(Gain more);
+
     /** How well range and axis are known: wide while they were not measured. */
     Known known();
 
@@ -46,12 +49,13 @@ public interface Motion {
     void toWheel(double[] point, double bump, double steer, double roll, double @Nullable [] slopes);
 
     /**
-     * Turns what was seen from a wheel straight ahead, its centre at the origin, into upright axes: by the lean that it has there.
+     * Puts what was seen from a wheel straight ahead into the corner's axes: by the lean that it has there, and by the way that its
+     * hub has gone. The toe is set at each ride height, so that it does not turn there.
      *
      * @param point x, y, z in the wheel's axes, mm; overwritten
      * @param bump of the wheel from ride height, mm, positive up
      */
-    void upright(double[] point, double bump);
+    void fromWheel(double[] point, double bump);
 
     /** How fast a body point moves over the whole range, and how far from straight. */
     Reach reach(double[] point);

@@ -3,22 +3,20 @@ package abbex.core.motion;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Straight up and down, with camber and steer that come with bump, steering about an upright axis, and the body rolling
+ * Straight up and down, with what comes with bump in proportion to it, steering about an upright axis, and the body rolling
  * about the ground line under the vehicle's middle as far as the wheel sees it: the tyre leans with it.
  *
  * @param camber at ride height, in radians, negative leans the top in
- * @param camberPerMm change of camber for a mm of bump, in radians, negative leans the top in
- * @param steerPerMm steer that comes with a mm of bump, in radians, positive towards right lock
+ * @param gain what comes with bump
  * @param axis of steer inboard of the hub's face, in mm
  */
-public record StraightMotion(
-        Range range, double camber, double camberPerMm, double steerPerMm, double axis, Known known) implements Motion {
+public record StraightMotion(Range range, double camber, Gain gain, double axis, Known known) implements Motion {
     /** How far inboard of the hub's face a wheel turns about, until somebody says better (ours). */
     public static final double USUAL_AXIS = 60;
 
     /** All of it measured. */
     public StraightMotion(Range range, double camber, double camberPerMm, double steerPerMm, double axis) {
-        this(range, camber, camberPerMm, steerPerMm, axis, Known.MEASURED);
+        this(range, camber, new Gain(camberPerMm, steerPerMm, 0, 0), axis, Known.MEASURED);
     }
 
     /** Upright at ride height, no steer from bump, all of it measured. */
@@ -28,49 +26,55 @@ public record StraightMotion(
 
     @Override
     public StraightMotion withRange(Range other) {
-        return new StraightMotion(other, camber, camberPerMm, steerPerMm, axis, known);
+        return new StraightMotion(other, camber, gain, axis, known);
     }
 
     @Override
     public StraightMotion leaned(double by) {
-        return new StraightMotion(range, camber + by, camberPerMm, steerPerMm, axis, known);
+        return new StraightMotion(range, camber + by, gain, axis, known);
     }
 
     /** Toe is set again at the new ride height; camber comes with the travel. */
     @Override
     public StraightMotion raised(double by) {
-        return new StraightMotion(range.raised(by), camber - camberPerMm * by, camberPerMm, steerPerMm, axis, known);
+        return new StraightMotion(range.raised(by), camber - gain.camber() * by, gain, axis, known);
     }
 
     @Override
     public StraightMotion steeredAbout(double further) {
-        return new StraightMotion(range, camber, camberPerMm, steerPerMm, axis + further, known);
+        return new StraightMotion(range, camber, gain, axis + further, known);
+    }
+
+    /** Camber at ride height stays what it is. */
+    @Override
+    public StraightMotion gaining(Gain more) {
+        return new StraightMotion(range, camber, gain.plus(more), axis, known);
     }
 
     @Override
     public WheelPose at(Pose pose) {
-        double turned = pose.steer() + steerPerMm * pose.bump();
+        double turned = pose.steer() + gain.steer() * pose.bump();
         return new WheelPose(
-                -axis * Math.sin(turned),
-                axis * (Math.cos(turned) - 1),
+                -axis * Math.sin(turned) + gain.ahead() * pose.bump(),
+                axis * (Math.cos(turned) - 1) + gain.outboard() * pose.bump(),
                 pose.bump(),
                 turned,
-                camber + camberPerMm * pose.bump() - pose.roll());
+                camber + gain.camber() * pose.bump() - pose.roll());
     }
 
     @Override
     public void toWheel(double[] point, double bump, double steer, double roll, double @Nullable [] slopes) {
-        double x = point[0];
-        double from = point[1] + axis;
+        double x = point[0] - gain.ahead() * bump;
+        double from = point[1] - gain.outboard() * bump + axis;
         double z = point[2] - bump;
         // About the steering axis at y = -axis, against the wheel's own turn.
-        double turned = steer + steerPerMm * bump;
+        double turned = steer + gain.steer() * bump;
         double c = Math.cos(turned);
         double s = Math.sin(turned);
         double xs = x * c + from * s;
         double ys = -x * s + from * c - axis;
         // Camber and roll about the wheel's centre line. A body that leans out is a wheel that leans in.
-        double lean = camber + camberPerMm * bump - roll;
+        double lean = camber + gain.camber() * bump - roll;
         double cl = Math.cos(lean);
         double sl = Math.sin(lean);
         point[0] = xs;
@@ -87,29 +91,34 @@ public record StraightMotion(
             slopes[7] = point[2];
             slopes[8] = -point[1];
             // For bump: straight down, and what comes with it.
-            slopes[0] = steerPerMm * slopes[3];
-            slopes[1] = sl + steerPerMm * slopes[4] - camberPerMm * slopes[7];
-            slopes[2] = -cl + steerPerMm * slopes[5] - camberPerMm * slopes[8];
+            double along = -gain.ahead() * c - gain.outboard() * s;
+            double across = gain.ahead() * s - gain.outboard() * c;
+            slopes[0] = along + gain.steer() * slopes[3];
+            slopes[1] = sl + across * cl + gain.steer() * slopes[4] - gain.camber() * slopes[7];
+            slopes[2] = -cl + across * sl + gain.steer() * slopes[5] - gain.camber() * slopes[8];
         }
     }
 
     @Override
-    public void upright(double[] point, double bump) {
-        double lean = camber + camberPerMm * bump;
+    public void fromWheel(double[] point, double bump) {
+        double lean = camber + gain.camber() * bump;
         double y = point[1];
         double z = point[2];
-        point[1] = y * Math.cos(lean) + z * Math.sin(lean);
-        point[2] = z * Math.cos(lean) - y * Math.sin(lean);
+        point[0] += gain.ahead() * bump;
+        point[1] = y * Math.cos(lean) + z * Math.sin(lean) + gain.outboard() * bump;
+        point[2] = z * Math.cos(lean) - y * Math.sin(lean) + bump;
     }
 
     /** Steering turns a point about an upright axis, so how fast it goes is how far it stands from that, not from the wheel. */
     @Override
     public Reach reach(double[] point) {
-        double around = Math.hypot(point[0], point[1] + axis);
-        double high = Math.abs(point[2]) + Math.max(range.bump(), range.droop());
+        double most = Math.max(range.bump(), range.droop());
+        double aside = Math.hypot(gain.outboard(), gain.ahead());
+        double around = Math.hypot(point[0], point[1] + axis) + aside * most;
+        double high = Math.abs(point[2]) + most;
         // Steering may carry it inboard by as much as it may carry it out.
         double lever = Math.hypot(around + Math.abs(axis), high);
-        return new Turned(around, lever, Math.abs(steerPerMm), Math.abs(camberPerMm));
+        return new Turned(around, lever, Math.abs(gain.steer()), Math.abs(gain.camber()), aside, Math.hypot(1, aside));
     }
 
     /**
@@ -117,11 +126,14 @@ public record StraightMotion(
      *
      * @param around its distance from the steering axis, mm
      * @param lever its greatest distance from the line that it leans about, mm
+     * @param aside how far the hub goes from straight up for a mm of bump
+     * @param way the whole way that it goes for it
      */
-    private record Turned(double around, double lever, double steerPerMm, double camberPerMm) implements Reach {
+    private record Turned(double around, double lever, double steerPerMm, double camberPerMm, double aside, double way)
+            implements Reach {
         @Override
         public double bump() {
-            return 1 + camberPerMm * lever + steerPerMm * around;
+            return way + camberPerMm * lever + steerPerMm * around;
         }
 
         @Override
@@ -138,7 +150,9 @@ public record StraightMotion(
         public double bend(double bump, double steer, double roll) {
             double turned = steer + steerPerMm * bump;
             double leaned = roll + camberPerMm * bump;
-            return around * turned * (turned / 2 + leaned) + leaned * (lever * leaned / 2 + bump);
+            return around * turned * (turned / 2 + leaned)
+                    + leaned * (lever * leaned / 2 + way * bump)
+                    + aside * bump * turned;
         }
     }
 }

@@ -109,9 +109,8 @@ class ClearanceModelTest {
                 double tolerance = 2 * Sweep.tolerance(a.least().gap());
                 assertEquals(
                         a.least().gap(), b.least().gap(), tolerance, left.get(k).toString());
-                double edge = Math.min(
-                        Math.abs(a.least().gap()),
-                        Math.abs(a.least().gap() - a.needed() - Verdict.SURE * a.standard()));
+                double edge =
+                        Math.min(Math.abs(a.least().gap()), Math.abs(a.least().gap() - a.needed() - a.margin()));
                 assertTrue(a.word() == b.word() || edge < tolerance, a + " and " + b);
             }
         }

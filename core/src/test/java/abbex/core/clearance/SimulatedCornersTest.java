@@ -7,6 +7,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import abbex.core.clearance.TyreBody.Face;
 import abbex.core.clearance.TyreBody.Worn;
 import abbex.core.clearance.Verdict.Word;
+import abbex.core.motion.Gain;
 import abbex.core.motion.Known;
 import abbex.core.motion.Motion;
 import abbex.core.motion.Range;
@@ -67,7 +68,7 @@ class SimulatedCornersTest {
         Verdict verdict() {
             GapReading told =
                     new GapReading(truth.place, clock, truth.face, Length.ofRoundedMm(gap), Length.ZERO, spot);
-            Motion motion = new StraightMotion(USUAL.locked(lock), 0, CAMBER, 0, axis, known);
+            Motion motion = new StraightMotion(USUAL.locked(lock), 0, new Gain(CAMBER, 0, 0, 0), axis, known);
             return ClearanceModel.of(List.of(LocatedGap.byHand(told, NOW)), truth.planned, Worn.NOTHING, 0, motion)
                     .verdicts()
                     .get(0);
@@ -200,7 +201,7 @@ class SimulatedCornersTest {
         }
 
         double margin() {
-            return said.least().gap() - said.needed() - Verdict.SURE * said.standard();
+            return said.least().gap() - said.needed() - said.margin();
         }
     }
 

@@ -70,8 +70,14 @@ public record TrailingArm(Range range, double arm, double camber, double axis) i
     }
 
     @Override
-    public void upright(double[] point, double bump) {
-        straight().upright(point, bump);
+    public Motion gaining(Gain more) {
+        return this;
+    }
+
+    @Override
+    public void fromWheel(double[] point, double bump) {
+        straight().fromWheel(point, bump);
+        point[0] += ahead(bump);
     }
 
     private double steepest() {
