@@ -24,9 +24,9 @@ import org.apache.commons.statistics.distribution.NormalDistribution;
  */
 public final class Adjustment {
     /** Of a hundred jobs without a mistake so many may be accused, shared out over the readings (ours). */
-    private static final double FALSE_ALARMS = 0.006;
+    static final double FALSE_ALARMS = 0.006;
     /** A difference of chi-square under which the data cannot choose (two standard deviations; common practice). */
-    private static final double UNDECIDED = 4;
+    static final double UNDECIDED = 4;
     /** From here on two readings are twins: no data can tell an error in one from the opposite in the other. */
     private static final double TWINS = 0.9999;
     /** A quarter of the diagonal difference that another floor may bring (ours): 20 mm. */
@@ -44,6 +44,9 @@ public final class Adjustment {
 
     /** After so many steps the frame points' places stand to a hundredth of a millimetre of height. */
     private static final int STEPS = 3;
+
+    /** A tyre whose loaded radius on a sheet nothing holds: the hypothesis that it is another than it was. */
+    record Freed(int sheet, Corner corner) {}
 
     private record Row(int sheet, MeasuringPoint spot, Reading reading) {}
 
@@ -63,19 +66,17 @@ public final class Adjustment {
      * @param sheets in order of time, the first being the datum
      */
     public static Adjustment of(Vehicle vehicle, List<HeightSheet> sheets, PriorDeviations freedoms) {
-        return of(
-                vehicle,
-                sheets,
-                freedoms,
-                (sheet, height, reading) -> Math.hypot(
-                        height.by(reading).uncertainty().standard(),
-                        sheets.get(sheet).basis().standIn().ownMm()));
+        return without(vehicle, sheets, freedoms, List.of(), List.of());
     }
 
-    /** The same with some readings as good as not taken: they say nothing and stay in their places. */
+    /** The same with some readings as good as not taken, which say nothing and stay in their places, and with some tyres freed. */
     static Adjustment without(
-            Vehicle vehicle, List<HeightSheet> sheets, PriorDeviations freedoms, List<Outlier> suspects) {
-        return of(vehicle, sheets, freedoms, (sheet, height, reading) -> {
+            Vehicle vehicle,
+            List<HeightSheet> sheets,
+            PriorDeviations freedoms,
+            List<Outlier> suspects,
+            List<Freed> freed) {
+        return of(vehicle, sheets, freedoms, freed, (sheet, height, reading) -> {
             boolean held = suspects.stream()
                     .anyMatch(s -> s.sheet() == sheet
                             && s.spot().equals(height.spot())
@@ -98,23 +99,37 @@ public final class Adjustment {
 
     /** The same with other standard deviations than the readings' own. */
     static Adjustment of(Vehicle vehicle, List<HeightSheet> sheets, PriorDeviations freedoms, Standard standard) {
+        return of(vehicle, sheets, freedoms, List.of(), standard);
+    }
+
+    private static Adjustment of(
+            Vehicle vehicle, List<HeightSheet> sheets, PriorDeviations freedoms, List<Freed> freed, Standard standard) {
         FramePlaces frame = FramePlaces.of(vehicle, sheets.size());
-        Adjustment adjusted = step(sheets, freedoms, standard, frame);
+        Adjustment adjusted = step(sheets, freedoms, freed, standard, frame);
         // Only a second sheet tells where the points lie, and only where it was pitched or rolled.
         boolean moved = sheets.stream().filter(s -> s.has(Method.FG)).count() > 1;
         for (int i = 0; moved && i < STEPS; i++) {
             frame = adjusted.equations.frame(adjusted.fit);
-            adjusted = step(sheets, freedoms, standard, frame);
+            adjusted = step(sheets, freedoms, freed, standard, frame);
         }
         return adjusted;
     }
 
     private static Adjustment step(
-            List<HeightSheet> sheets, PriorDeviations freedoms, Standard standard, FramePlaces frame) {
+            List<HeightSheet> sheets,
+            PriorDeviations freedoms,
+            List<Freed> freed,
+            Standard standard,
+            FramePlaces frame) {
         Equations equations = new Equations(freedoms, frame);
         List<Row> rows = new ArrayList<>();
         for (int sheet = 0; sheet < sheets.size(); sheet++) {
             state(equations, sheets, sheet, freedoms);
+            for (Freed one : freed) {
+                if (one.sheet() == sheet) {
+                    equations.width(new Unknown.Tyre(sheet, one.corner()), PriorDeviations.FREE);
+                }
+            }
             for (Height height : sheets.get(sheet).all()) {
                 MeasuringPoint spot = height.spot();
                 for (Reading reading : height.readings()) {
@@ -324,6 +339,22 @@ public final class Adjustment {
     /** A height that is known no better than this is not told, mm, one standard deviation (ours): a quarter of an inch. */
     private static final double TOLD = 6;
 
+    /** What chi-square would lose were a tyre freed: what holds it is a row as a reading is. */
+    double gained(Freed one) {
+        int row = equations.priorRow(new Unknown.Tyre(one.sheet(), one.corner()));
+        double standardised = row < 0 ? 0 : fit.standardised(row);
+        return standardised * standardised;
+    }
+
+    /**
+     * What a tyre's loaded radius on a sheet is more than on the first sheet of these wheels, beside what all tyres changed by; empty
+     * where nothing was read of it.
+     */
+    Optional<Estimate> tyre(Freed one) {
+        Map<Unknown, Double> radius = Map.of(new Unknown.Tyre(one.sheet(), one.corner()), 1.0);
+        return equations.knows(radius) ? told(equations.function(radius, Map.of()), 0) : Optional.empty();
+    }
+
     /** How far up the lip of a corner was moved by work on its arch between two sheets; empty when nothing tells. */
     public Optional<Estimate> lip(int before, int after, Corner corner) {
         Map<Unknown, Double> was = Map.of(equations.lip(before, corner), 1.0);
@@ -466,6 +497,12 @@ public final class Adjustment {
     Optional<Outlier> mostSuspicious() {
         int worst = worst();
         return worst < 0 ? Optional.empty() : Optional.of(suspect(worst));
+    }
+
+    /** What chi-square loses without its most suspicious reading. */
+    double mostGained() {
+        int worst = worst();
+        return worst < 0 ? 0 : square(worst);
     }
 
     private double square(int row) {

@@ -114,11 +114,20 @@ public record Assessment(
         List<HeightSheet> used = Floors.used(sheets);
         PriorDeviations freedoms = PriorDeviations.of(vehicle.kind(), limits);
         Adjustment all = Adjustment.of(vehicle, used, freedoms);
-        List<Outlier> suspects = all.suspects();
-        List<Outlier> held = Exchange.find(vehicle, used, all, freedoms)
-                .map(exchanged -> exchanged.held(used))
-                .orElse(suspects);
-        return held.isEmpty() ? all : Adjustment.without(vehicle, used, freedoms, held);
+        Optional<Exchange> exchanged = Exchange.find(vehicle, used, all, freedoms);
+        Optional<OtherTyre> tyre = exchanged.isPresent()
+                ? Optional.empty()
+                : OtherTyre.find(vehicle, used, all, freedoms).filter(t -> t.decided(all));
+        Adjustment as = tyre.map(OtherTyre::adjustment).orElse(all);
+        List<Outlier> held = exchanged.map(e -> e.held(used)).orElseGet(as::suspects);
+        return held.isEmpty()
+                ? as
+                : Adjustment.without(
+                        vehicle,
+                        used,
+                        freedoms,
+                        held,
+                        tyre.map(OtherTyre::at).stream().toList());
     }
 
     /** Over hubs, else over the ground: how far a corner came down. */
@@ -132,20 +141,29 @@ public record Assessment(
     private record Judge(
             Vehicle vehicle, List<HeightSheet> sheets, Pair compared, Advertised advertised, Limits limits) {
         Assessment judge(boolean floorsUnused) {
-            Adjustment adjustment = adjust(sheets);
+            Adjustment as = adjust(sheets);
             Optional<Exchange> exchanged =
-                    Exchange.find(vehicle, sheets, adjustment, PriorDeviations.of(vehicle.kind(), limits));
+                    Exchange.find(vehicle, sheets, as, PriorDeviations.of(vehicle.kind(), limits));
+            Optional<OtherTyre> tyre = exchanged.isPresent()
+                    ? Optional.empty()
+                    : OtherTyre.find(vehicle, sheets, as, PriorDeviations.of(vehicle.kind(), limits));
+            Optional<OtherTyre> decided = tyre.filter(t -> t.decided(as));
+            Adjustment adjustment = decided.map(OtherTyre::adjustment).orElse(as);
             List<Outlier> suspects = exchanged.map(e -> e.held(sheets)).orElseGet(adjustment::suspects);
             DropSheet drops = compare(sheets, adjustment);
             Optional<Asked> settling = suspects.size() > 1 && !sheets.isEmpty() && exchanged.isEmpty()
                     ? adjustment.settles(suspects, sheets.size() - 1).map(this::asked)
                     : Optional.empty();
-            List<Finding> findings = new ArrayList<>(drops.findings());
+            List<Finding> findings = new ArrayList<>(
+                    suspects.isEmpty() ? drops.findings() : explained(drops.findings(), suspects, adjustment));
             if (!suspects.isEmpty()) {
-                findings = new ArrayList<>(explained(drops.findings(), suspects, adjustment));
                 findings.add(
                         exchanged.<Finding>map(e -> e.finding(sheets)).orElseGet(() -> finding(suspects, settling)));
             }
+            tyre.filter(t -> t.decided(as) || t.possible(as)).ifPresent(t -> {
+                findings.removeIf(t::explains);
+                findings.add(t.finding(sheets.get(t.at().sheet()).basis().stage()));
+            });
             findings.addAll(settled());
             findings.addAll(JobCheck.run(sheets, adjustment, compared, suspects, floorsUnused));
             findings.sort(Finding.WORST_FIRST);
@@ -154,7 +172,7 @@ public record Assessment(
                     suspects,
                     settling,
                     adjustment,
-                    suspects.isEmpty() ? adjustment : without(suspects),
+                    suspects.isEmpty() ? adjustment : without(suspects, decided),
                     compared);
         }
 
@@ -199,8 +217,13 @@ public record Assessment(
             return new Asked(spot, newest.get(spot.corner(), spot.method()) != null);
         }
 
-        private Adjustment without(List<Outlier> suspects) {
-            return Adjustment.without(vehicle, sheets, PriorDeviations.of(vehicle.kind(), limits), suspects);
+        private Adjustment without(List<Outlier> suspects, Optional<OtherTyre> tyre) {
+            return Adjustment.without(
+                    vehicle,
+                    sheets,
+                    PriorDeviations.of(vehicle.kind(), limits),
+                    suspects,
+                    tyre.map(OtherTyre::at).stream().toList());
         }
 
         private Adjustment adjust(List<HeightSheet> any) {

@@ -54,18 +54,22 @@ final class Diagonals {
     }
 
     private static void say(Comparison c, Map<Method, BeforeAfter> diagonals, PerEnd<EndDrop> ends) {
-        List<Method> moved = new ArrayList<>();
-        List<Method> held = new ArrayList<>();
-        List<Estimate> changes = new ArrayList<>();
-        diagonals.forEach((method, d) -> d.change().map(Figure::value).ifPresent(all -> {
-            Estimate change = all.minus(turned(c, method));
-            if (change.differsFromZero(c.twist().plus(roll(c, ends, method)))) {
-                moved.add(method);
-                changes.add(change);
-            } else {
-                held.add(method);
-            }
-        }));
+        List<Change> all = new ArrayList<>();
+        diagonals.forEach((method, d) -> d.change()
+                .map(Figure::value)
+                .ifPresent(change -> all.add(new Change(
+                        method, change.minus(turned(c, method)), c.twist().plus(roll(c, ends, method))))));
+        List<Change> out = all.stream().filter(Change::moved).toList();
+        List<Change> in = all.stream().filter(change -> !change.moved()).toList();
+        // Only methods that are apart beyond chance blame a reading; else all of them say one thing together.
+        if (!out.isEmpty() && !in.isEmpty() && !apart(out, in)) {
+            boolean jointly = together(all).differsFromZero(out.get(0).free());
+            out = jointly ? all : List.of();
+            in = jointly ? List.of() : all;
+        }
+        List<Method> moved = out.stream().map(Change::method).toList();
+        List<Method> held = in.stream().map(Change::method).toList();
+        List<Estimate> changes = out.stream().map(Change::by).toList();
         if (!moved.isEmpty()) {
             Method worst = moved.get(0);
             Estimate change = changes.get(0);
@@ -81,6 +85,36 @@ final class Diagonals {
             c.say(new HeightFinding.DiagonalHeld(List.copyOf(held)));
         }
         before(c, diagonals);
+    }
+
+    /**
+     * What one method says.
+     *
+     * @param by the change beside what was turned on purpose
+     * @param free what body and floor may twist by
+     */
+    private record Change(Method method, Estimate by, Length free) {
+        boolean moved() {
+            return by.differsFromZero(free);
+        }
+    }
+
+    private static boolean apart(List<Change> moved, List<Change> held) {
+        int pairs = moved.size() * held.size();
+        return moved.stream()
+                .anyMatch(m -> held.stream()
+                        .anyMatch(h -> m.by().minus(h.by()).differsFromZero(Length.ZERO, pairs, Comparison.READ_SURE)));
+    }
+
+    /** The mean of what each method says of one change. */
+    private static Estimate together(List<Change> each) {
+        double mean =
+                each.stream().mapToDouble(c -> c.by().value().mm()).average().orElse(0);
+        double variance = each.stream()
+                .mapToDouble(c ->
+                        c.by().uncertainty().standard() * c.by().uncertainty().standard())
+                .sum();
+        return new Estimate(Length.ofRoundedMm(mean), Uncertainty.known(Math.sqrt(variance) / each.size()));
     }
 
     /** What turning on purpose did to it: over hubs the tyres give way to other loads. */

@@ -210,6 +210,12 @@ final class Equations {
         return LeastSquares.solve(design, values, standards);
     }
 
+    /** The row of the solved design that says how wide an unknown is by itself; -1 where nothing was said of it. */
+    int priorRow(Unknown unknown) {
+        Integer column = columns.get(unknown);
+        return column == null ? -1 : rows.size() + ties.size() + column;
+    }
+
     /** How many readings the free unknowns use up: one for each that the readings settle. */
     double used(LeastSquares fit) {
         double used = 0;

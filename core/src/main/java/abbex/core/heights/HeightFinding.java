@@ -25,6 +25,12 @@ public sealed interface HeightFinding extends Finding {
         return Whole.VEHICLE;
     }
 
+    /** One tyre stands lower than it did: that accounts for what does not go together. */
+    record TyreLower(Corner place, Estimate by, Stage stage) implements HeightFinding, Look {}
+
+    /** The same, higher: it may have been low before. */
+    record TyreHigher(Corner place, Estimate by, Stage stage) implements HeightFinding, Look {}
+
     record ReadingSuspect(MeasuringPoint place, Length read, Estimate others, Slip slip)
             implements HeightFinding, Look {}
 

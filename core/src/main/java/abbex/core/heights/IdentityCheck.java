@@ -118,9 +118,11 @@ final class IdentityCheck {
         double low = wheel.value().mm() + Math.min(0, towards);
         double high = wheel.value().mm() + Math.max(0, towards);
         double is = frame.value().value().mm();
-        double free = wheel.uncertainty().and(frame.value().uncertainty()).expanded()
-                + c.limits().of(Limit.TYRE).mm();
-        if (is < low - free || is > high + free) {
+        double outside = Math.max(low - is, is - high);
+        Estimate beyond = new Estimate(
+                Length.ofRoundedMm(Math.max(0, outside)),
+                wheel.uncertainty().and(frame.value().uncertainty()));
+        if (beyond.differsFromZero(c.limits().of(Limit.TYRE), Corner.WALK.size(), Comparison.READ_SURE)) {
             c.say(new HeightFinding.WheelAgainstFrame(here.corner(), wheel, frame.value()));
         }
     }

@@ -23,7 +23,12 @@ final class Signatures {
             add(all, seen, new Cause(Cause.Kind.TAPE, Causes.spot(seen.get(i))), 0, only(seen.get(i)));
         }
         for (Corner corner : Corner.WALK) {
-            add(all, seen, new Cause(Cause.Kind.TYRE, corner), -1, s -> s.at(corner) && s.tyreInIt() ? 1 : 0);
+            double[] floor = unit(corner);
+            double[] pressed = walk(stance(open).move(new double[4], floor).hub());
+            double[] stands = walk(stance(open).move(new double[4], floor).ground());
+            // Over the ground that all four stand on, not over what raises the one.
+            stands[corner.ordinal()] += 1;
+            add(all, seen, new Cause(Cause.Kind.TYRE, corner), -1, s -> s.tyreInIt() ? at(stands, s) : at(pressed, s));
             double[] moved = moved(corner, open);
             if (open.perches().get(corner.end())) {
                 add(all, seen, new Cause(Cause.Kind.PERCH, corner), 0, s -> at(moved, s));
@@ -84,8 +89,10 @@ final class Signatures {
 
     /** What a spring that stands higher at one corner does to all four: three quarters of it there, a quarter across (statics). */
     private static double[] moved(Corner corner, Open open) {
-        double[] perch = new double[4];
-        int[] order = {0, 1, 3, 2};
+        return walk(stance(open).move(unit(corner), new double[4]).hub());
+    }
+
+    private static Stance stance(Open open) {
         double[] rates = {
             open.wheelRate().front(),
             open.wheelRate().front(),
@@ -95,18 +102,28 @@ final class Signatures {
         double half = open.wheelbase() / 2;
         double side = open.track() / 2;
         double tyre = Stance.USUAL_TYRE_RATE;
-        Stance stance = new Stance(
+        return new Stance(
                 new double[] {half, half, -half, -half},
                 new double[] {side, -side, side, -side},
                 rates,
                 new double[] {tyre, tyre, tyre, tyre},
                 0,
                 0);
-        perch[order[corner.ordinal()]] = 1;
-        double[] hub = stance.move(perch, new double[4]).hub();
+    }
+
+    /** Where the corners of a walk stand in a stance. */
+    private static final int[] ORDER = {0, 1, 3, 2};
+
+    private static double[] unit(Corner corner) {
+        double[] one = new double[4];
+        one[ORDER[corner.ordinal()]] = 1;
+        return one;
+    }
+
+    private static double[] walk(double[] stance) {
         double[] walk = new double[4];
         for (int i = 0; i < 4; i++) {
-            walk[i] = hub[order[i]];
+            walk[i] = stance[ORDER[i]];
         }
         return walk;
     }

@@ -235,6 +235,28 @@ final class DrawnJob {
         set(slipSheet, corner, method, read(slipSheet, corner, method) + slip);
     }
 
+    /**
+     * One tyre stands lower on the newest sheet: the body goes down with it by its part of heave, pitch and roll, and its springs
+     * take up the rest, so that hubs and ground differ by the tyre at that corner alone (statics of a stiff body on four equal
+     * springs).
+     */
+    void lowTyre(Corner low, double mm) {
+        int s = sheets - 1;
+        int e = low.end() == End.FRONT ? 1 : -1;
+        int side = low.isLeft() ? 1 : -1;
+        for (Corner corner : Corner.values()) {
+            int a = corner.end() == End.FRONT ? 1 : -1;
+            int b = corner.isLeft() ? 1 : -1;
+            double body = mm / 4 * (1 + a * e + b * side);
+            double frame = mm / 4 * (1 + 0.65 * a * e + 0.85 * b * side);
+            double hub = body - (corner == low ? mm : 0);
+            for (Method method : methods) {
+                double down = method == Method.FG ? frame : method == Method.GF ? body : hub;
+                set(s, corner, method, read(s, corner, method) - down);
+            }
+        }
+    }
+
     /** A mistake of a kind instead of a drawn slip; false when this job offers none that would be noticed. */
     boolean plant(Slip kind) {
         slipSheet = random.nextInt(sheets);
