@@ -152,20 +152,21 @@ final class KitAnswer {
     private static EndNow now(Fields of, VehicleKind kind, End end, Architecture architecture) {
         Told load = told(of, "sprungLoadN", 200, 20_000, Measured::load).orElseGet(() -> Typical.load(kind, end));
         return new EndNow(
-                load,
-                told(of, "motionRatio", EndNow.LEAST_RATIO, EndNow.MOST_RATIO, Measured::ratio)
-                        .orElseGet(() -> Typical.ratio(architecture)),
-                told(of, "damperRatio", EndNow.LEAST_RATIO, EndNow.MOST_RATIO, Measured::ratio)
-                        .orElseGet(() -> Typical.rodRatio(architecture)),
-                Typical.wheelRate(load),
-                spring(of),
-                told(of, "seatsMm", 20, 800, Measured::taped),
-                new DamperFacts(
-                        told(of, "gasN", 0, 2000, Measured::gas).orElse(Typical.TWIN_TUBE),
-                        told(of, "damperLongMm", 100, 1200, Measured::damper),
-                        told(of, "damperShortMm", 50, 1000, Measured::damper)),
-                told(of, "rodMm", 0, 400, Measured::taped),
-                stop(of));
+                        load,
+                        told(of, "motionRatio", EndNow.LEAST_RATIO, EndNow.MOST_RATIO, Measured::ratio)
+                                .orElseGet(() -> Typical.ratio(architecture)),
+                        told(of, "damperRatio", EndNow.LEAST_RATIO, EndNow.MOST_RATIO, Measured::ratio)
+                                .orElseGet(() -> Typical.rodRatio(architecture)),
+                        Typical.wheelRate(load),
+                        spring(of),
+                        told(of, "seatsMm", 20, 800, Measured::taped),
+                        new DamperFacts(
+                                told(of, "gasN", 0, 2000, Measured::gas).orElse(Typical.TWIN_TUBE),
+                                told(of, "damperLongMm", 100, 1200, Measured::damper),
+                                told(of, "damperShortMm", 50, 1000, Measured::damper)),
+                        told(of, "rodMm", 0, 400, Measured::taped),
+                        stop(of))
+                .withSlope(Typical.ratioSlope(architecture));
     }
 
     private static EndKit kit(Fields of) {

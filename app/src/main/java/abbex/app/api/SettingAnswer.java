@@ -72,8 +72,8 @@ final class SettingAnswer {
     }
 
     private static Car car(Fields fields) {
-        double base = KitAnswer.number(fields, "wheelbaseMm", 500, 8000, 2600) / 2;
-        double side = KitAnswer.number(fields, "trackMm", 500, 3000, 1500) / 2;
+        double base = KitAnswer.number(fields, "wheelbaseMm", 500, 8000, Stance.USUAL_WHEELBASE) / 2;
+        double side = KitAnswer.number(fields, "trackMm", 500, 3000, Stance.USUAL_TRACK) / 2;
         return new Car(
                 new double[] {base, base, -base, -base},
                 new double[] {side, -side, -side, side},

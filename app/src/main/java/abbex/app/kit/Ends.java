@@ -37,20 +37,23 @@ final class Ends {
                 .map(scale -> Measured.onScale(scale, architecture))
                 .orElseGet(() -> Typical.load(job.vehicle().kind(), end));
         return new EndNow(
-                load,
-                told(values, end, KitField.RATIO, Measured::ratio)
-                        .or(() -> linkage(job, end, values))
-                        .orElseGet(() -> Typical.ratio(architecture)),
-                told(values, end, KitField.ROD_RATIO, Measured::ratio).orElseGet(() -> Typical.rodRatio(architecture)),
-                Typical.wheelRate(load),
-                spring(values, end, OLD),
-                told(values, end, KitField.SEATS, Measured::taped),
-                new DamperFacts(
-                        told(values, end, KitField.OLD_GAS, Measured::gas).orElse(Typical.TWIN_TUBE),
-                        told(values, end, KitField.OLD_LONG, Measured::damper),
-                        told(values, end, KitField.OLD_SHORT, Measured::damper)),
-                told(values, end, KitField.ROD, Measured::taped),
-                stop(values, end, KitField.OLD_STOP, KitField.OLD_RINGS));
+                        load,
+                        told(values, end, KitField.RATIO, Measured::ratio)
+                                .or(() -> linkage(job, end, values))
+                                .orElseGet(() -> Typical.ratio(architecture)),
+                        told(values, end, KitField.ROD_RATIO, Measured::ratio)
+                                .orElseGet(() -> Typical.rodRatio(architecture)),
+                        Typical.wheelRate(load),
+                        spring(values, end, OLD),
+                        told(values, end, KitField.SEATS, Measured::taped),
+                        new DamperFacts(
+                                told(values, end, KitField.OLD_GAS, Measured::gas)
+                                        .orElse(Typical.TWIN_TUBE),
+                                told(values, end, KitField.OLD_LONG, Measured::damper),
+                                told(values, end, KitField.OLD_SHORT, Measured::damper)),
+                        told(values, end, KitField.ROD, Measured::taped),
+                        stop(values, end, KitField.OLD_STOP, KitField.OLD_RINGS))
+                .withSlope(Typical.ratioSlope(architecture));
     }
 
     /** A linkage that was measured says its own ratio. */

@@ -27,6 +27,7 @@ import abbex.core.kit.PlannedHeight;
 import abbex.core.kit.Told;
 import abbex.core.kit.Truck;
 import abbex.core.kit.Wish;
+import abbex.core.stance.Stance;
 import abbex.core.units.Length;
 import abbex.core.vehicle.End;
 import abbex.core.vehicle.PerEnd;
@@ -240,8 +241,8 @@ public class KitPlans {
                         planned.kit(),
                         before.heights(),
                         after,
-                        measure(job, Measure.WHEELBASE, USUAL_WHEELBASE),
-                        measure(job, Measure.TRACK_FRONT, USUAL_TRACK)));
+                        measure(job, Measure.WHEELBASE, Stance.USUAL_WHEELBASE),
+                        measure(job, Measure.TRACK_FRONT, Stance.USUAL_TRACK)));
     }
 
     /** What a stay that is handed over tells of its kit's printed number. */
@@ -277,11 +278,6 @@ public class KitPlans {
     private static double measure(Job job, Measure measure, double usual) {
         return job.vehicle().measure(measure).map(Length::mm).orElse(usual);
     }
-
-    /** Of cars whose own nobody measured, mm (ours): they only share out what one corner does to the others. */
-    private static final double USUAL_WHEELBASE = 2650;
-
-    private static final double USUAL_TRACK = 1520;
 
     /** By how much the rear stands higher than the front by a method, the mean of the sides, mm. */
     private static OptionalDouble apart(HeightSheet sheet, Method method) {

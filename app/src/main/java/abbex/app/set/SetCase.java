@@ -48,11 +48,6 @@ final class SetCase {
     /** How a set-down falls, a corner, mm (common practice, from memory). */
     private static final double SCATTER = 0.5;
 
-    /** Where wheelbase and track were not measured: they move little (ours). */
-    private static final double USUAL_BASE = 2600;
-
-    private static final double USUAL_TRACK = 1500;
-
     /** Wheel rates are not told here: what the plan has, and wide (ours). */
     private static final Car.Widths WIDE = new Car.Widths(0.35, 0.08, 0.2, 0.6, 0.4);
 
@@ -316,7 +311,7 @@ final class SetCase {
         double base = job.vehicle()
                         .measure(VehicleFacts.Measure.WHEELBASE)
                         .map(Length::mm)
-                        .orElse(USUAL_BASE)
+                        .orElse(Stance.USUAL_WHEELBASE)
                 / 2;
         double front = track(End.FRONT) / 2;
         double rear = track(End.REAR) / 2;
@@ -339,7 +334,7 @@ final class SetCase {
         return job.vehicle()
                 .measure(VehicleFacts.Measure.TRACK.get(end))
                 .map(Length::mm)
-                .orElse(USUAL_TRACK);
+                .orElse(Stance.USUAL_TRACK);
     }
 
     private Car.Read read() {

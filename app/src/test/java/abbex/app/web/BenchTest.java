@@ -52,7 +52,7 @@ class BenchTest {
     /** The drop of the front, as the page shows it. */
     private String drop(String job, String... fields) {
         String page = at(job, fields);
-        return page.substring(page.indexOf("class=\"dropped\""), page.indexOf("class=\"settles\""));
+        return page.substring(page.indexOf("class=\"dropped\""), page.indexOf("class=\"give\""));
     }
 
     /** 2 1/4 turns of 2 mm are a perch 4.5 mm further down, and so are 4.5 mm of jack bolt. */

@@ -88,6 +88,7 @@ final class EndModel {
         set(Input.LOAD, now.load());
         set(Input.RATIO, now.ratio());
         set(Input.ROD_RATIO, now.rodRatio());
+        set(Input.SLOPE, now.slope());
         set(Input.WHEEL_RATE, now.wheelRate());
         set(Input.OLD_GAS, now.damper().gas());
         set(Input.NEW_GAS, kit.damper().map(DamperFacts::gas).orElse(Told.measured(0, 0)));
@@ -152,10 +153,22 @@ final class EndModel {
     }
 
     double free(double[] p) {
-        return springLine(p)
-                + gasLine(p)
-                + p[Input.AT_SEAT.ordinal()] / p[Input.RATIO.ordinal()]
-                + p[Input.AT_WHEEL.ordinal()];
+        return springLine(p) + gasLine(p) + atSeat(p) + p[Input.AT_WHEEL.ordinal()];
+    }
+
+    /**
+     * What a moved seat gives at the wheel: move · MR · k ÷ (MR² · k + F · dMR/dz), for a ratio that grows as the wheel goes up
+     * presses it back (statics of a spring on a lever).
+     */
+    private double atSeat(double[] p) {
+        double move = p[Input.AT_SEAT.ordinal()] / p[Input.RATIO.ordinal()];
+        double slope = p[Input.SLOPE.ordinal()];
+        if (move == 0 || slope == 0) {
+            return move;
+        }
+        double rate = wheelRate(p);
+        // Where the ratio falls so fast that hardly anything holds the wheel a straight line says nothing more.
+        return move * rate / Math.max(rate / 2, rate + slope * p[Input.LOAD.ordinal()] / p[Input.RATIO.ordinal()]);
     }
 
     /**

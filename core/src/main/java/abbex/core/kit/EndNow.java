@@ -14,6 +14,7 @@ import java.util.Optional;
  * @param damper that is fitted
  * @param rod how much of the damper's rod shows at ride height, down to metal, mm
  * @param stop that sits on the rod
+ * @param slope how the ratio changes for a millimetre of the wheel up
  */
 public record EndNow(
         Told load,
@@ -24,11 +25,26 @@ public record EndNow(
         Optional<Told> seats,
         DamperFacts damper,
         Optional<Told> rod,
-        Optional<StopFacts> stop) {
+        Optional<StopFacts> stop,
+        Told slope) {
     /** Less or more than any suspension has. */
     public static final double LEAST_RATIO = 0.2;
 
     public static final double MOST_RATIO = 1.5;
+
+    /** One whose ratio stays as it is. */
+    public EndNow(
+            Told load,
+            Told ratio,
+            Told rodRatio,
+            Told wheelRate,
+            Optional<SpringFacts> spring,
+            Optional<Told> seats,
+            DamperFacts damper,
+            Optional<Told> rod,
+            Optional<StopFacts> stop) {
+        this(load, ratio, rodRatio, wheelRate, spring, seats, damper, rod, stop, Told.measured(0, 0));
+    }
 
     public EndNow {
         fair("ratio", ratio);
@@ -46,22 +62,27 @@ public record EndNow(
     }
 
     EndNow withLoad(Told other) {
-        return new EndNow(other, ratio, rodRatio, wheelRate, spring, seats, damper, rod, stop);
+        return new EndNow(other, ratio, rodRatio, wheelRate, spring, seats, damper, rod, stop, slope);
     }
 
     EndNow withRatio(Told other) {
-        return new EndNow(load, other, rodRatio, wheelRate, spring, seats, damper, rod, stop);
+        return new EndNow(load, other, rodRatio, wheelRate, spring, seats, damper, rod, stop, slope);
     }
 
     EndNow withSpring(SpringFacts other) {
-        return new EndNow(load, ratio, rodRatio, wheelRate, Optional.of(other), seats, damper, rod, stop);
+        return new EndNow(load, ratio, rodRatio, wheelRate, Optional.of(other), seats, damper, rod, stop, slope);
     }
 
     EndNow withDamper(DamperFacts other) {
-        return new EndNow(load, ratio, rodRatio, wheelRate, spring, seats, other, rod, stop);
+        return new EndNow(load, ratio, rodRatio, wheelRate, spring, seats, other, rod, stop, slope);
     }
 
     EndNow withSeats(Told other) {
-        return new EndNow(load, ratio, rodRatio, wheelRate, spring, Optional.of(other), damper, rod, stop);
+        return new EndNow(load, ratio, rodRatio, wheelRate, spring, Optional.of(other), damper, rod, stop, slope);
+    }
+
+    /** The same whose ratio changes as told. */
+    public EndNow withSlope(Told other) {
+        return new EndNow(load, ratio, rodRatio, wheelRate, spring, seats, damper, rod, stop, other);
     }
 }

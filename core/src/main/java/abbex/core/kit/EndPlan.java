@@ -85,7 +85,12 @@ public record EndPlan(
         }
         double ratio = p[Input.RATIO.ordinal()];
         kit.parts().stream()
-                .map(part -> line(part, ratio, now.ratio().standard()))
+                .map(part -> line(
+                        part,
+                        ratio,
+                        Math.hypot(
+                                now.ratio().standard() / ratio,
+                                now.slope().standard() * now.load().value() / ratio / model.wheelRate(p))))
                 .sorted(Comparator.comparing(Line::row).thenComparing(Line::drop))
                 .forEach(lines::add);
         double free = model.free(p);
@@ -121,10 +126,11 @@ public record EndPlan(
                 BigDecimal.valueOf(now.ratio().value()).setScale(2, RoundingMode.HALF_UP));
     }
 
+    /** @param off one standard deviation of what a seat moves the wheel by, as a part of it */
     private static Line line(Part part, double ratio, double off) {
         double by = part.atWheel() ? 1 : ratio;
         double drop = part.move() / by;
-        double standard = Math.hypot(part.standard() / by, part.atWheel() ? 0 : drop * off / ratio);
+        double standard = Math.hypot(part.standard() / by, part.atWheel() ? 0 : drop * off);
         return new Line(part.row(), drop, standard, part.reason());
     }
 

@@ -17,7 +17,9 @@ public enum Input {
     AT_SEAT,
     AT_WHEEL,
     ROD,
-    STOP;
+    STOP,
+    /** Of the motion ratio over the wheel's way up. */
+    SLOPE;
 
     static final int COUNT = values().length;
 }

@@ -37,6 +37,19 @@ public final class Typical {
         };
     }
 
+    /**
+     * How that changes for a millimetre of the wheel up: nobody reads it off a vehicle, so it stays open until the linkage is
+     * known.
+     */
+    public static Told ratioSlope(Architecture architecture) {
+        return switch (architecture) {
+            case STRUT -> Told.typical(0, 0.0001);
+            case DOUBLE_WISHBONE, MULTI_LINK, OTHER -> Told.typical(0, 0.0003);
+            case TWIST_BEAM, SOLID_AXLE_COIL -> Told.typical(0, 0.0002);
+            case SOLID_AXLE_LEAF -> Told.measured(0, 0);
+        };
+    }
+
     /** The same of the damper's rod. */
     public static Told rodRatio(Architecture architecture) {
         return switch (architecture) {

@@ -25,6 +25,11 @@ public final class Stance {
     private final double rearBar;
     private final double twist;
 
+    /** Of vehicles whose own nobody measured, mm (ours): they only share out what one corner does to the others. */
+    public static final double USUAL_WHEELBASE = 2650;
+
+    public static final double USUAL_TRACK = 1520;
+
     /** A body that does not twist. */
     public Stance(double[] x, double[] y, double[] springs, double[] tyres, double frontBar, double rearBar) {
         this(x, y, springs, tyres, frontBar, rearBar, Double.POSITIVE_INFINITY);
