@@ -74,13 +74,9 @@ public record Course(
             double stands = sunk(last(), end);
             return new Settling.Foreseen(stands, stands, stands);
         }
-        Settling.Foreseen left = settling.at(corner(end.left()), km);
-        Settling.Foreseen right = settling.at(corner(end.right()), km);
+        Settling.Foreseen stands = settling.mean(corner(end.left()), corner(end.right()), km);
         double from = mean(setDown().heights(), end);
-        return new Settling.Foreseen(
-                from - (left.mean() + right.mean()) / 2,
-                from - (left.most() + right.most()) / 2,
-                from - (left.least() + right.least()) / 2);
+        return new Settling.Foreseen(from - stands.mean(), from - stands.most(), from - stands.least());
     }
 
     /** How far an end came down from as it arrived, once it has sunk so far, mm. */

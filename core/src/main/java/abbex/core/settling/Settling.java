@@ -136,13 +136,26 @@ public final class Settling {
 
     /** Where a corner stands after a distance; infinite for settled. What a set-down scatters is not in it. */
     public Foreseen at(int corner, double distance) {
+        return mean(corner, corner, distance);
+    }
+
+    /**
+     * Where two corners stand on average after a distance: what is their own evens out, what they have in common does not. Infinite
+     * for settled.
+     */
+    public Foreseen mean(int one, int other, double distance) {
         List<Line> lines = lines(sheets.size());
         double[] means = new double[lines.size()];
         double[] widths = new double[lines.size()];
         double[] weights = new double[lines.size()];
         for (int i = 0; i < lines.size(); i++) {
             Line line = lines.get(i);
-            double[] row = row(corner, share(distance, line.distance));
+            double share = share(distance, line.distance);
+            double[] row = row(one, share);
+            double[] there = row(other, share);
+            for (int k = 0; k < row.length; k++) {
+                row[k] = (row[k] + there[k]) / 2;
+            }
             means[i] = dot(row, line.mean);
             widths[i] = Math.sqrt(Math.max(0, quadratic(line.cov, row, row)));
             weights[i] = line.weight;

@@ -116,6 +116,33 @@ class SettlingTest {
         }
     }
 
+    /** An end from two corners: what is their own evens out, so that it is narrower than either, and holds as often. */
+    @Test
+    void an_ends_interval_is_that_of_its_mean() {
+        Random random = new Random(24);
+        int within = 0;
+        double narrower = 0;
+        for (int n = 0; n < 2 * CARS; n++) {
+            Truth truth = new Truth(random, 1);
+            Settling s = settling().add(truth.sheet(0)).add(truth.sheet((200 + 900 * random.nextDouble()) * MILE));
+            Settling.Foreseen end = s.mean(0, 1, Double.POSITIVE_INFINITY);
+            double settled = (truth.at(0, Double.POSITIVE_INFINITY) + truth.at(1, Double.POSITIVE_INFINITY)) / 2;
+            within += end.least() <= settled && settled <= end.most() ? 1 : 0;
+            narrower += (end.most() - end.least()) / width(s);
+        }
+        double share = (double) within / (2 * CARS);
+        System.out.printf(
+                "settling of an end: %.1f %% within, %.2f of a corner's%n", 100 * share, narrower / (2 * CARS));
+        assertTrue(share >= 0.92 && share <= 0.98, "" + share);
+        assertTrue(narrower / (2 * CARS) < 0.9);
+        // Before a drive by arithmetic: reading and own over the root of two, what jobs differ by in full.
+        Settling.Foreseen before = settling()
+                .add(new Settling.Sheet(0, new double[] {350, 350, 360, 360}))
+                .mean(0, 1, Double.POSITIVE_INFINITY);
+        double wide = 1.96 * Math.sqrt((TAPE * TAPE + SCATTER * SCATTER + 0.6 * 0.6) / 2 + 1.4 * 1.4);
+        assertEquals(wide, (before.most() - before.least()) / 2, 0.02);
+    }
+
     /** A small part of what bench measures in full. */
     @Test
     void what_is_not_settling_is_told_at_a_corner_and_at_an_end() {
