@@ -78,6 +78,9 @@ public sealed interface HeightFinding extends Finding {
 
     record UnusualHeight(MeasuringPoint place, Length read, Length from, Length to) implements HeightFinding, Look {}
 
+    /** Left and right of an end lie further apart than vehicles lean, as arrived, and nothing else shows it. */
+    record SidesFarApart(End place, Method method, Length left, Length right) implements HeightFinding, Look {}
+
     record RepeatsDisagree(MeasuringPoint place, Length low, String lowBy, Length high, String highBy)
             implements HeightFinding, Look {}
 

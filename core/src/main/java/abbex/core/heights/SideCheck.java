@@ -64,8 +64,40 @@ final class SideCheck {
         return is.differsFromZero() && is.value().abs().compareTo(c.limits().of(Limit.SIDES_GOOD)) > 0;
     }
 
+    /** No vehicle that came on its wheels leans so far at one end without another way of measuring that shows it, mm (ours): 3/4 in. */
+    private static final double FAR = 19;
+
+    /** Two ways that show one lean agree within this, mm (ours). */
+    private static final double AGREE = 8;
+
+    /** One height misread by an inch at arrival is asked at once, while nothing but its other side says so. */
+    private static boolean alone(Comparison c, End end, Way way, Estimate is) {
+        return way instanceof Method
+                && is.value().abs().mm() > FAR
+                && ORDER.stream()
+                        .filter(m -> m != way)
+                        .flatMap(m -> apart(c, end, m).stream())
+                        .noneMatch(other -> Math.abs(other - is.value().mm()) < AGREE);
+    }
+
+    private static Optional<Double> apart(Comparison c, End end, Method method) {
+        Height left = c.before().get(end.left(), method);
+        Height right = c.before().get(end.right(), method);
+        return left == null || right == null
+                ? Optional.empty()
+                : Optional.of(left.value().minus(right.value()).mm());
+    }
+
     private static void before(Comparison c, End end, Way method, BeforeAfter sides) {
         Estimate is = sides.before().orElseThrow().value();
+        if (alone(c, end, method, is)) {
+            c.say(new HeightFinding.SidesFarApart(
+                    end,
+                    (Method) method,
+                    c.before().at(end.left(), (Method) method).orElseThrow().read(),
+                    c.before().at(end.right(), (Method) method).orElseThrow().read()));
+            return;
+        }
         if (is.differsFromZero() && is.value().abs().compareTo(c.limits().of(Limit.SIDES_GOOD)) > 0) {
             c.say(new HeightFinding.LeftRightBefore(at(end, method), lower(end, is), abs(is), method));
         }

@@ -140,6 +140,26 @@ class FindingsTest {
         assertFalse(codes(sheet).contains("LEFT_RIGHT_NEW"));
     }
 
+    /** 25 5/8 beside 22 5/8 by one method: asked before anything is loosened, at that end alone. */
+    @Test
+    void an_inch_misread_at_arrival_is_asked_at_once() {
+        Sheets one = sheet().with(Method.GF, "22 5/8", "25 5/8", "26 1/8", "26 1/16");
+        DropSheet arrived = DropSheet.compare(CAR, one.done(), HeightSheet.empty());
+        assertEquals(
+                End.FRONT, finding(arrived, HeightFinding.SidesFarApart.class).place());
+        assertEquals(
+                1,
+                arrived.findings().stream()
+                        .filter(f -> f.severity() == Severity.LOOK)
+                        .count(),
+                arrived.findings().toString());
+        // Hubs show the same lean: it leans.
+        Sheets leans = sheet().with(Method.GF, "24 5/8", "25 5/8", "26 1/8", "26 1/16")
+                .with(Method.HF, "13", "14", "14 5/8", "14 9/16");
+        assertFalse(
+                codes(DropSheet.compare(CAR, leans.done(), HeightSheet.empty())).contains("SIDES_FAR_APART"));
+    }
+
     @Test
     void a_corner_went_up() {
         DropSheet sheet = compare(
