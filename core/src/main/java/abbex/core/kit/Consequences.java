@@ -322,7 +322,10 @@ final class Consequences {
             }
             return;
         }
-        Interval drop = plan.setDown();
+        // Against it stands what the parts come to by themselves.
+        Interval drop = EndPlan.of(now, kit.withoutBox(), Told.measured(0, 0))
+                .map(EndPlan::setDown)
+                .orElse(plan.setDown());
         double usual = 2 * Box.STANDARD;
         double least = box.least().mm() - usual;
         double most = box.most().mm() + usual;

@@ -43,6 +43,11 @@ public record EndKit(
         return new EndKit(Optional.of(other), boxCounts, spring, damper, stop, parts, own, boxOfAll);
     }
 
+    /** The same with nothing printed. */
+    EndKit withoutBox() {
+        return new EndKit(Optional.empty(), boxCounts, spring, damper, stop, parts, own, boxOfAll);
+    }
+
     public EndKit withSpring(SpringFacts other) {
         return new EndKit(box, boxCounts, Optional.of(other), damper, stop, parts, own, boxOfAll);
     }

@@ -29,6 +29,9 @@ final class EndModel {
     private final boolean sameDamper;
     private final boolean seatsMeasured;
     private boolean springWeighs;
+    /** So much of the springs' line is the printed number's, which tells it by itself: 0 to 1. */
+    private double printed;
+
     private final boolean gasCounts;
     private final Told settling;
     private final double closer;
@@ -103,6 +106,47 @@ final class EndModel {
         kit.stop().or(now::stop).ifPresent(facts -> set(Input.STOP, new Told(1, facts.force(), facts.origin())));
         parts(kit);
         springWeighs = oldKnown && seatsMeasured && weighsBetter(now);
+        if (bySprings && !sameSpring) {
+            kit.springBox().ifPresent(box -> weigh(Box.told(box, kit.own().off())));
+        }
+    }
+
+    /** Two that disagree beyond what both leave open are not one figure: then the springs' own stands. */
+    private static final double AGREE = 2;
+
+    /**
+     * What is printed and what the springs' figures come to are two estimates of one thing: each counts by one over its variance
+     * (JCGM 100:2008), so that more told is never less known.
+     */
+    private void weigh(Told box) {
+        double springs = springStandard();
+        double apart = byFigures(at) + (gasCounts ? 0 : gasLine(at)) - box.value();
+        if (Math.abs(apart) > AGREE * Math.hypot(springs, box.standard())) {
+            return;
+        }
+        set(Input.BOX, box);
+        printed = springs * springs / (springs * springs + box.standard() * box.standard());
+    }
+
+    private double springStandard() {
+        double square = 0;
+        double[] p = at.clone();
+        for (int i = 0; i < p.length; i++) {
+            if (standard[i] != 0) {
+                p[i] = at[i] + standard[i];
+                double up = byFigures(p);
+                p[i] = at[i] - standard[i];
+                double down = byFigures(p);
+                p[i] = at[i];
+                square += Math.pow((up - down) / 2, 2);
+            }
+        }
+        return Math.sqrt(square);
+    }
+
+    /** The printed number counts beside the springs' figures. */
+    boolean weighed() {
+        return printed > 0;
     }
 
     /** The old spring between its measured seats tells its force better than the load does. */
@@ -201,6 +245,14 @@ final class EndModel {
         if (!bySprings()) {
             return p[Input.BOX.ordinal()];
         }
+        // What is printed for a kit with its dampers has their gas in it already.
+        return printed == 0
+                ? byFigures(p)
+                : (1 - printed) * byFigures(p) + printed * (p[Input.BOX.ordinal()] - (gasCounts ? 0 : gasLine(p)));
+    }
+
+    /** The same by the springs' figures alone. */
+    double byFigures(double[] p) {
         double was = seatsMeasured ? p[Input.SEATS.ordinal()] : oldLength(p, oldForce(p));
         return (was - length(p, forceWith(p, p[Input.OLD_GAS.ordinal()]))) / p[Input.RATIO.ordinal()];
     }

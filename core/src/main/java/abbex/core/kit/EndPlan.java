@@ -117,6 +117,11 @@ public record EndPlan(
                             BigDecimal.valueOf(kit.own().count()),
                             Length.ofRoundedMm(kit.own().off().value()));
         }
+        if (model.weighed()) {
+            Advertised.Range box = kit.springBox().orElseThrow();
+            return Reason.of(
+                    KitFormula.SPRINGS_AND_BOX, Length.ofRoundedMm(model.byFigures(model.at)), box.least(), box.most());
+        }
         double is = kit.spring().or(now::spring).orElseThrow().spring().free();
         double was = now.spring().map(s -> s.spring().free()).orElse(is);
         return Reason.of(

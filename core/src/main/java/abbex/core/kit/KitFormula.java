@@ -17,6 +17,11 @@ public enum KitFormula implements Formula {
             "lengthWas",
             "lengthIs",
             "ratio"),
+    SPRINGS_AND_BOX(
+            "springs' figures and printed drop, each by one over its variance (JCGM 100:2008)",
+            "springs",
+            "least",
+            "most"),
     GAS("virtual work: −(gas new − gas old) · MR damper ÷ wheel rate", "gasWas", "gasIs", "rate"),
     PERCH("move ÷ MR", "move"),
     PERCH_TURNS("turns · pitch ÷ MR", "turns", "pitch"),

@@ -69,6 +69,45 @@ class PrintedDropTest {
                 said(now(Told.measured(3500, 10), Optional.empty()), 50));
     }
 
+    /** More told is never less known: both together are no wider than the narrower by more than a tenth, wherever they agree. */
+    @Test
+    void printed_drop_and_figures_count_together() {
+        for (double load : new double[] {10, 100, 300, 500, 900}) {
+            for (double off : new double[] {-4, 0, 6}) {
+                EndNow now = now(Told.typical(3500, load), Optional.of(spring(22, 360)));
+                Length box = Length.ofRoundedMm(DROP + off);
+                EndKit springs = EndKit.NOTHING.withSpring(spring(34, 275));
+                Told none = Told.measured(0, 0);
+                double byFigures = half(now, springs, none);
+                double byBox = half(
+                        now(Told.typical(3500, load), Optional.empty()),
+                        EndKit.NOTHING.withBox(new Advertised.Range(box, box)),
+                        none);
+                EndKit both = springs.withBox(new Advertised.Range(box, box));
+                double together = half(now, both, none);
+                assertTrue(
+                        together <= 1.1 * Math.min(byFigures, byBox),
+                        load + ", " + off + ": " + together + " of " + byFigures + " and " + byBox);
+                double is = EndPlan.of(now, both, none).orElseThrow().setDown().value();
+                assertTrue(is >= Math.min(DROP, DROP + off) - 1.5 && is <= Math.max(DROP, DROP + off) + 1.5, "" + is);
+            }
+        }
+        // Box alone ± 6.5, springs of a load that nobody weighed ± 19: about ± 6 together.
+        EndNow guessed = now(Told.typical(3500, 500), Optional.of(spring(22, 360)));
+        Length box = Length.ofRoundedMm(DROP);
+        assertEquals(
+                6.3,
+                half(
+                        guessed,
+                        EndKit.NOTHING.withSpring(spring(34, 275)).withBox(new Advertised.Range(box, box)),
+                        Told.measured(0, 0)),
+                0.6);
+    }
+
+    private static double half(EndNow now, EndKit kit, Told settling) {
+        return EndPlan.of(now, kit, settling).orElseThrow().setDown().half();
+    }
+
     /** What is printed on parts without springs is of them all together, once, and nothing of it settles. */
     @Test
     void a_number_of_all_parts_counts_once() {
