@@ -1,5 +1,6 @@
 // What is under the hand: bump, steer and roll of a corner, a vehicle's place on its way, by sliders or by dragging.
 import { follow } from './follow.mjs';
+import { typed } from './inch.mjs';
 import { act } from './keys.mjs';
 
 const form = document.getElementById('hand');
@@ -7,12 +8,19 @@ const cut = document.getElementById('cut');
 let busy = false;
 let again = false;
 
+/** A length under the hand is in mm; who reads inches hears the nearest eighth. */
+function said(size, unit) {
+  if (unit !== '″') return size + unit;
+  return typed(Math.round((size / 25.4) * 8), { marks: 8 }).replace(' ', '\u202f').replace('/', '⁄') + unit;
+}
+
 /** Asks for the drawing at the pose of the sliders; while one answer is under way only the newest pose waits. */
 async function show() {
   for (const r of form.querySelectorAll('input[type=range]')) {
     const v = Number(r.value);
     const way = v > 0 ? r.dataset.more : r.dataset.less;
-    r.nextElementSibling.textContent = (way ? Math.abs(v) : v) + r.dataset.unit + (v && way ? ' ' + way : '');
+    const size = way ? Math.abs(v) : v;
+    r.nextElementSibling.textContent = said(size, r.dataset.unit) + (v && way ? ' ' + way : '');
   }
   if (busy) {
     again = true;

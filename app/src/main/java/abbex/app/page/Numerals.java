@@ -2,9 +2,11 @@ package abbex.app.page;
 
 import abbex.core.heights.PointMethod;
 import abbex.core.heights.Way;
+import abbex.core.units.Graduation;
 import abbex.core.units.Length;
 import abbex.core.units.LengthUnit;
 import abbex.core.units.TapeText;
+import java.util.Optional;
 import java.util.regex.Pattern;
 import org.springframework.web.util.HtmlUtils;
 
@@ -30,6 +32,28 @@ public final class Numerals {
     /** An uncertainty, rounded up. */
     public static String uncertainty(Length expanded, Reader reader) {
         return typographic(TapeText.expanded(expanded, reader.unit())) + unit(reader);
+    }
+
+    /** To the nearest eighth of an inch, without the unit: what is set by hand. */
+    public static String eighths(Length length) {
+        return typographic(TapeText.number(length.toNearest(EIGHTH.step()), LengthUnit.INCH));
+    }
+
+    private static final Graduation EIGHTH = new Graduation(LengthUnit.INCH, 8);
+
+    /**
+     * A value beside its uncertainty, neither finer than that tells: steps of at most half of it, where those are coarser than what
+     * is shown anyhow.
+     */
+    public static String known(Length value, Length expanded, Reader reader) {
+        String unit = unit(reader);
+        Optional<Length> step = TapeText.stepOf(expanded, reader.unit());
+        if (step.isEmpty()) {
+            return text(value, reader) + " ± " + uncertainty(expanded, reader);
+        }
+        String is = typographic(TapeText.number(value.toNearest(step.get()), reader.unit()));
+        String wide = typographic(TapeText.number(expanded.toNearest(step.get()), reader.unit()));
+        return is + unit + " ± " + wide + unit;
     }
 
     /** A reading as it was read, such as {@code 23 3⁄32+}; metric ones with their unit. */

@@ -14,10 +14,7 @@ import org.springframework.stereotype.Component;
 public class UnitWords extends Wording {
     public UnitWords() {
         of(Length.class, (length, words, reader) -> Numerals.text(length, reader));
-        of(
-                Estimate.class,
-                (estimate, words, reader) -> Numerals.text(estimate.value(), reader) + " ± "
-                        + Numerals.uncertainty(estimate.expanded(), reader));
+        of(Estimate.class, (estimate, words, reader) -> Numerals.known(estimate.value(), estimate.expanded(), reader));
         of(Angle.class, (angle, words, reader) -> degrees(angle));
         of(Pressure.class, (pressure, words, reader) -> pressure(pressure, reader));
         of(

@@ -135,7 +135,8 @@ class ClearanceWords {
                 name(probe),
                 mark(verdict.word()),
                 word(verdict, corner, reader) + (verdict.mayTouch() ? ", " + words.say("verdict.may") : ""),
-                length(least.gap(), reader) + " ± " + length(2 * verdict.standard(), reader),
+                Numerals.html(Numerals.known(
+                        Length.ofRoundedMm(least.gap()), Length.ofRoundedMm(2 * verdict.standard()), reader)),
                 length(verdict.needed(), reader),
                 probe.place().carrier() == ProbePlace.Carrier.KNUCKLE
                         ? words.say("pose.always")

@@ -45,15 +45,25 @@ class CornerDrawings {
     /** The travel on its rod: drawing and limits, highest first. */
     public record Travel(TravelDrawing drawing, List<Limit> limits) {}
 
-    /** A pose as it is set by hand: bump in mm, steer and roll in degrees, each with its limits. */
-    public record Handle(String name, String label, long least, long most, double value, String more, String less) {
+    /**
+     * A pose as it is set by hand: bump in mm, steer and roll in degrees, each with its limits.
+     *
+     * @param unit as the reader has it, with what stands before it
+     */
+    public record Handle(
+            String name, String label, long least, long most, double value, String more, String less, String unit) {
         /** As it is said: without its sign, which way in a word. */
         public String said() {
             long rounded = Math.round(value);
-            String unit = name.equals("bump") ? " mm" : "°";
-            return Math.abs(rounded) + unit + (rounded == 0 ? "" : " " + (rounded > 0 ? more : less));
+            return size(Math.abs(rounded)) + unit + (rounded == 0 ? "" : " " + (rounded > 0 ? more : less));
+        }
+
+        private String size(long mm) {
+            return unit.equals(INCHES) ? Numerals.eighths(Length.ofMm(mm)) : Long.toString(mm);
         }
     }
+
+    private static final String INCHES = "″";
 
     /**
      * A place in the cut at a pose.
@@ -73,25 +83,27 @@ class CornerDrawings {
     public record Cut(
             CutDrawing drawing, List<Here> here, String nearest, int at, ClockDrawing clock, List<Limit> locks) {}
 
-    List<Handle> handles(CornerCase corner, Pose pose) {
+    List<Handle> handles(CornerCase corner, Pose pose, Reader reader) {
         Range range = corner.house().motion().range();
         List<Handle> handles = new ArrayList<>();
-        handles.add(handle("bump", -range.droop(), range.bump(), pose.bump()));
+        handles.add(handle(
+                "bump", -range.droop(), range.bump(), pose.bump(), reader.unit().metric() ? " mm" : INCHES));
         if (range.left() + range.right() > 0) {
             handles.add(handle(
                     "steer",
                     -Math.toDegrees(range.left()),
                     Math.toDegrees(range.right()),
-                    Math.toDegrees(pose.steer())));
+                    Math.toDegrees(pose.steer()),
+                    "°"));
         }
         if (range.roll() > 0) {
             double roll = Math.toDegrees(range.roll());
-            handles.add(handle("roll", -roll, roll, Math.toDegrees(pose.roll())));
+            handles.add(handle("roll", -roll, roll, Math.toDegrees(pose.roll()), "°"));
         }
         return handles;
     }
 
-    private Handle handle(String name, double least, double most, double value) {
+    private Handle handle(String name, double least, double most, double value, String unit) {
         return new Handle(
                 name,
                 words.say("handle." + name),
@@ -99,7 +111,8 @@ class CornerDrawings {
                 Math.round(most),
                 value,
                 words.say("handle." + name + ".more"),
-                words.say("handle." + name + ".less"));
+                words.say("handle." + name + ".less"),
+                unit);
     }
 
     /** The pose that is asked for; else that of the worst place, for which the page is opened. */

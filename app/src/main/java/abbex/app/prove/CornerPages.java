@@ -130,7 +130,7 @@ public class CornerPages {
         page.addObject("tape", TapeFace.of(me.likes().tape(), me.likes().unit()));
         found.ifPresent(c -> {
             Pose pose = CornerDrawings.pose(c, parameters);
-            page.addObject("handles", drawings.handles(c, pose));
+            page.addObject("handles", drawings.handles(c, pose, reader));
             page.addObject("cut", drawings.cut(c, pose, reader));
             page.addObject("travel", drawings.travel(c, reader));
         });

@@ -26,6 +26,11 @@ public record Length(long nm) implements Comparable<Length> {
         return nm == 0 ? ZERO : new Length(nm);
     }
 
+    /** To the nearest whole number of steps, halves to the even one. */
+    public Length toNearest(Length step) {
+        return ofNm(divideHalfEven(nm, step.nm()) * step.nm());
+    }
+
     /**
      * A tape reading such as 26 9/16 in. Unit: inches. Sign: none, a reading is not a difference.
      *

@@ -381,4 +381,19 @@ public final class TapeText {
         long step = unit == LengthUnit.INCH ? Length.NM_PER_64TH : Length.NM_PER_MM / 10;
         return number(Length.ofNm(-Math.floorDiv(-uncertainty.nm(), step) * step), unit);
     }
+
+    /**
+     * The step to which a value is known that is uncertain by so much: half of it at most, in halves of halves of an inch or in whole
+     * millimetres; empty where results are shown no finer anyhow.
+     */
+    public static Optional<Length> stepOf(Length expanded, LengthUnit unit) {
+        if (unit.metric()) {
+            return expanded.compareTo(Length.ofMm(2)) < 0 ? Optional.empty() : Optional.of(Length.ofMm(1));
+        }
+        int perInch = 1;
+        while (perInch < 16 && 2 * (Length.NM_PER_INCH / perInch) > expanded.nm()) {
+            perInch *= 2;
+        }
+        return perInch == 16 ? Optional.empty() : Optional.of(Length.ofNm(Length.NM_PER_INCH / perInch));
+    }
 }

@@ -9,6 +9,7 @@ import abbex.core.units.TapeParse.Refusal;
 import abbex.core.units.TapeParse.Refused;
 import abbex.core.units.TapeText.Allowed;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -236,5 +237,26 @@ class TapeTextTest {
                 new TapeText.Shown("20.6", false), TapeText.result(Length.ofInches(0, 13, 16), Graduation.MILLIMETRE));
         assertEquals("7/64", TapeText.expanded(Length.ofNm(2_592_377), LengthUnit.INCH));
         assertEquals("2.6", TapeText.expanded(Length.ofNm(2_592_377), LengthUnit.MILLIMETRE));
+    }
+
+    /** A fraction no finer than half of what it is uncertain by; where 1/16 in is shown anyhow nothing is coarser. */
+    @Test
+    void a_value_is_told_no_finer_than_it_is_known() {
+        assertEquals(Optional.empty(), TapeText.stepOf(inches("3/32"), LengthUnit.INCH));
+        assertEquals(Optional.of(inches("1/8")), TapeText.stepOf(inches("9/32"), LengthUnit.INCH));
+        assertEquals(Optional.of(inches("1/4")), TapeText.stepOf(inches("1/2"), LengthUnit.INCH));
+        assertEquals(Optional.of(inches("1/2")), TapeText.stepOf(inches("1 9/16"), LengthUnit.INCH));
+        assertEquals(Optional.of(inches("1")), TapeText.stepOf(inches("5"), LengthUnit.INCH));
+        assertEquals(Optional.empty(), TapeText.stepOf(Length.ofRoundedMm(1.4), LengthUnit.MILLIMETRE));
+        assertEquals(Optional.of(Length.ofMm(1)), TapeText.stepOf(Length.ofMm(6), LengthUnit.MILLIMETRE));
+        assertEquals(inches("1 1/2"), inches("1 9/16").toNearest(inches("1/2")));
+        assertEquals(Length.ZERO, inches("3/32").toNearest(inches("1/2")));
+    }
+
+    private static Length inches(String text) {
+        return TapeText.parse(text, LengthUnit.INCH, new Graduation(LengthUnit.INCH, 64), TapeText.Allowed.ANY)
+                .asReading()
+                .orElseThrow()
+                .value();
     }
 }
