@@ -204,11 +204,19 @@ class DayPage {
                 "day.sum", reader, "by", plan.by(), "at", reader.day(plan.at().get()), "how", how);
     }
 
+    /** Minutes a vehicle. */
+    private static final double WORTH_TELLING = 60;
+
     /** What a longer search could still find: mostly minutes, where promises and what is left over are known to be the best. */
     private String gap(Planned plan, Reader reader) {
         double more = plan.cost() - plan.bound().orElse(0);
+        long placed = plan.jobs().stream().filter(entry -> !entry.left()).count();
+        // A bound that is so far off says nothing that anybody could wait for.
+        if (more < plan.unit() && more > WORTH_TELLING * Math.max(1, placed)) {
+            return words.say("day.sum.stopped");
+        }
         return more < plan.unit()
-                ? words.say("day.sum.sooner", reader, "minutes", Long.toString(Math.round(more)))
+                ? words.say("day.sum.sooner", reader, "sooner", hours((int) Math.round(more)))
                 : words.say(
                         "day.sum.gap", reader, "gap", Long.toString(Math.max(1, Math.round(100 * more / plan.cost()))));
     }

@@ -320,8 +320,10 @@ class ProveTest extends AtACorner {
                 .containsText(Said.by("prove.height", "now", inches(40), "planned", inches(40)));
         assertThat(page.locator("#range")).not().containsText(Said.part("prove.height.missing"));
         assertThat(page.locator("#lower")).hasValue("");
-        // The same arch probed now, 40 mm lower, is the same point: its gap is the same, and lowering leaves it no longer open.
-        String first = place("Inner arch, 12 o’clock").locator(".gap").textContent().replaceFirst(" ±.*", "");
+        // The same arch probed now, 40 mm lower, is the same point: its gap is the same, and lowering leaves it no
+        // longer open.
+        String first =
+                place("Inner arch, 12 o’clock").locator(".gap").textContent().replaceFirst(" ±.*", "");
         delete("Inner arch, 12 o’clock");
         assertThat(place("Inner arch, 12 o’clock")).hasCount(0);
         probe("INNER_ARCH", "12", "TREAD", "110 mm");

@@ -1,6 +1,8 @@
 package abbex.core.day;
 
+import java.util.Comparator;
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
  * A job that is not in the day.
@@ -24,15 +26,19 @@ public record LeftOver(String job, Why why, int need, int have) {
         PUT,
         /** More work than hours of lifts. */
         LIFT_HOURS,
-        /** More work than hours of people, or no order in which it fits. */
-        HOURS
+        /** More work than hours of people, from some time of the day on. */
+        HOURS,
+        /** The day was over when it was planned. */
+        CLOSED,
+        /** There are hours enough for all of it, and no order in which it fits. */
+        NO_ORDER
     }
 
     static LeftOver of(Day day, DayJob job) {
         int begin = Math.max(job.from(), day.now());
         int rest = Math.max(0, day.length() - begin);
         if (rest == 0) {
-            Why why = job.from() >= day.length() ? Why.COMES_LATER : Why.TOO_LONG;
+            Why why = job.from() >= day.length() ? Why.COMES_LATER : Why.CLOSED;
             return new LeftOver(job.key(), why, job.minutes(), 0);
         }
         List<Day.Bay> bays = day.bays(job);
@@ -66,23 +72,44 @@ public record LeftOver(String job, Why why, int need, int have) {
         return hours(day, job);
     }
 
+    /** What is short from the time on at which most is: parts that come late leave early hours to nobody. */
     private static LeftOver hours(Day day, DayJob job) {
+        return Stream.concat(Stream.of(day.now()), day.jobs().stream().map(DayJob::from))
+                .filter(from -> from <= Math.max(job.from(), day.now()))
+                .distinct()
+                .flatMap(from -> Stream.of(lifts(day, job, from), hands(day, job, from)))
+                .filter(lack -> lack.need() > lack.have())
+                .max(Comparator.comparingInt(left -> left.need() - left.have()))
+                .orElseGet(() -> new LeftOver(job.key(), Why.NO_ORDER, job.minutes(), 0));
+    }
+
+    private static LeftOver lifts(Day day, DayJob job, int from) {
         int lifts = day.bays().stream()
                 .filter(Day.Bay::lift)
-                .mapToInt(b -> there(day.now(), day.length(), b.shut()))
+                .mapToInt(b -> there(Math.max(from, day.now()), day.length(), b.shut()))
                 .sum();
-        int raised = day.jobs().stream()
-                .filter(DayJob::lift)
-                .mapToInt(DayJob::minutes)
-                .sum();
+        int raised = job.lift()
+                ? since(day, from)
+                        .filter(DayJob::lift)
+                        .mapToInt(DayJob::minutes)
+                        .sum()
+                : 0;
+        return new LeftOver(job.key(), Why.LIFT_HOURS, raised, lifts);
+    }
+
+    private static LeftOver hands(Day day, DayJob job, int from) {
         int hands = day.people().stream()
-                .mapToInt(p -> there(day.now(), day.length(), p.away()))
+                .mapToInt(p -> there(Math.max(from, day.now()), day.length(), p.away()))
                 .sum();
-        int work = day.jobs().stream().mapToInt(DayJob::handMinutes).sum();
-        boolean lift = job.lift() && raised > lifts && (long) raised * hands > (long) work * lifts;
-        return lift
-                ? new LeftOver(job.key(), Why.LIFT_HOURS, raised, lifts)
-                : new LeftOver(job.key(), Why.HOURS, work, hands);
+        return new LeftOver(
+                job.key(),
+                Why.HOURS,
+                since(day, from).mapToInt(DayJob::handMinutes).sum(),
+                hands);
+    }
+
+    private static Stream<DayJob> since(Day day, int from) {
+        return day.jobs().stream().filter(job -> Math.max(job.from(), day.now()) >= from);
     }
 
     /** Minutes of a stretch that are not taken. */
