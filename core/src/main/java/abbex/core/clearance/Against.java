@@ -2,6 +2,7 @@ package abbex.core.clearance;
 
 import abbex.core.clearance.ProbePlace.Carrier;
 import abbex.core.motion.Motion;
+import abbex.core.motion.Pose;
 import abbex.core.wheels.Fitment;
 import java.util.ArrayList;
 import java.util.List;
@@ -64,10 +65,23 @@ record Against(TyreBody body, double[] point) {
 
     /** The least that any of them leaves. */
     static Sweep.Least least(List<Against> all, Carrier carrier, Motion motion) {
+        return least(all, carrier, motion, Sweep.TOLERANCE);
+    }
+
+    /** @param within as {@link Sweep#lesser} has it */
+    static Sweep.Least least(List<Against> all, Carrier carrier, Motion motion, double within) {
         Sweep.Least least = Sweep.NOTHING;
         for (Against one : all) {
-            least = Sweep.lesser(least, one.body, one.point, carrier, motion);
+            least = Sweep.lesser(least, one.body, one.point, carrier, motion, within);
         }
         return least;
+    }
+
+    /** The least that any of them leaves at one pose. */
+    static double gap(List<Against> all, Carrier carrier, Motion motion, Pose pose) {
+        return all.stream()
+                .mapToDouble(one -> Sweep.gap(one.body, one.point, carrier, motion, pose))
+                .min()
+                .orElse(Double.POSITIVE_INFINITY);
     }
 }

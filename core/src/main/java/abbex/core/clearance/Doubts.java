@@ -3,6 +3,7 @@ package abbex.core.clearance;
 import abbex.core.motion.Gain;
 import abbex.core.motion.Known;
 import abbex.core.motion.Motion;
+import abbex.core.motion.Pose;
 import abbex.core.wheels.Fitment;
 import java.util.EnumMap;
 import java.util.EnumSet;
@@ -41,7 +42,8 @@ record Doubts(Against.Wheel wheel, Fitment planned, Motion motion, double lowere
         if (probed.probe().place().inside()) {
             return inside(probed, parts);
         }
-        double gap = least(probed, motion, 0, 0);
+        Sweep.Least at = at(probed, probed.at(lowered, motion), motion);
+        double gap = at.gap();
         GapReading.Spot spot = probed.probe().spot();
         double across = spot.acrossStandard(probed.probe().face());
         parts.put(
@@ -54,7 +56,7 @@ record Doubts(Against.Wheel wheel, Fitment planned, Motion motion, double lowere
                     Doubt.Of.HOUR,
                     greater(gap, least(probed, motion, -spot.hour(), 0), least(probed, motion, spot.hour(), 0)));
             moves(probed, gap, parts);
-            gains(probed, gap, parts);
+            gains(probed, at, parts);
         }
         return new Doubt(parts, open(probed.probe(), parts.keySet()));
     }
@@ -89,7 +91,7 @@ record Doubts(Against.Wheel wheel, Fitment planned, Motion motion, double lowere
 
     private double leaning(LocatedGap probed, double[] point, double lean) {
         ProbePlace place = probed.probe().place();
-        return Against.least(Against.of(place, point, true, lean, wheel), place.carrier(), motion)
+        return Against.least(Against.of(place, point, true, lean, wheel), place.carrier(), motion, WITHIN)
                 .gap();
     }
 
@@ -147,25 +149,34 @@ record Doubts(Against.Wheel wheel, Fitment planned, Motion motion, double lowere
     }
 
     /** Camber by itself, for it can be measured; toe and the hub's own way together. */
-    private void gains(LocatedGap probed, double gap, Map<Doubt.Of, Double> parts) {
+    private void gains(LocatedGap probed, Sweep.Least at, Map<Doubt.Of, Double> parts) {
         Gain width = motion.known().gain();
         if (width.equals(Gain.NONE)) {
             return;
         }
-        parts.put(Doubt.Of.CAMBER, gains(probed, gap, new Gain(width.camber(), 0, 0, 0)));
-        double steer = gains(probed, gap, new Gain(0, width.steer(), 0, 0));
-        double out = gains(probed, gap, new Gain(0, 0, width.outboard(), 0));
-        double ahead = gains(probed, gap, new Gain(0, 0, 0, width.ahead()));
+        parts.put(Doubt.Of.CAMBER, gains(probed, at, new Gain(width.camber(), 0, 0, 0)));
+        double steer = gains(probed, at, new Gain(0, width.steer(), 0, 0));
+        double out = gains(probed, at, new Gain(0, 0, width.outboard(), 0));
+        double ahead = gains(probed, at, new Gain(0, 0, 0, width.ahead()));
         parts.put(Doubt.Of.PATH, Math.hypot(steer, Math.hypot(out, ahead)));
     }
 
-    private double gains(LocatedGap probed, double gap, Gain more) {
-        return more.equals(Gain.NONE) ? 0 : greater(gap, gained(probed, more), gained(probed, more.negated()));
+    /** Swept again only the way that takes from the gap where it is least: it does so nearly in proportion. */
+    private double gains(LocatedGap probed, Sweep.Least at, Gain more) {
+        if (more.equals(Gain.NONE)) {
+            return 0;
+        }
+        Motion one = motion.gaining(more);
+        Motion other = motion.gaining(more.negated());
+        boolean first = there(probed, one, at.at()) <= there(probed, other, at.at());
+        Motion worse = first ? one : other;
+        return Math.abs(at.gap() - least(probed, probed.at(lowered, worse), worse));
     }
 
-    private double gained(LocatedGap probed, Gain more) {
-        Motion other = motion.gaining(more);
-        return least(probed, probed.at(lowered, other), other);
+    private double there(LocatedGap probed, Motion by, Pose pose) {
+        ProbePlace place = probed.probe().place();
+        return Against.gap(
+                Against.of(place, probed.at(lowered, by), probed.upright(), 0, wheel), place.carrier(), by, pose);
     }
 
     private double least(LocatedGap probed, Motion by, double hours, double off) {
@@ -173,9 +184,15 @@ record Doubts(Against.Wheel wheel, Fitment planned, Motion motion, double lowere
     }
 
     private double least(LocatedGap probed, double[] point, Motion by) {
+        return at(probed, point, by).gap();
+    }
+
+    /** How open a gap is nobody asks to a tenth. */
+    private static final double WITHIN = 0.5;
+
+    private Sweep.Least at(LocatedGap probed, double[] point, Motion by) {
         ProbePlace place = probed.probe().place();
-        return Against.least(Against.of(place, point, probed.upright(), 0, wheel), place.carrier(), by)
-                .gap();
+        return Against.least(Against.of(place, point, probed.upright(), 0, wheel), place.carrier(), by, WITHIN);
     }
 
     /**

@@ -52,10 +52,15 @@ public final class Sweep {
         return new Run(tyre, point, carrier, motion).solve();
     }
 
-    /** The same, or what was found of others before where this leaves no less: then nobody asks how much it leaves. */
-    static Least lesser(Least before, TyreBody tyre, double[] point, Carrier carrier, Motion motion) {
+    /**
+     * The same, or what was found of others before where this leaves no less: then nobody asks how much it leaves.
+     *
+     * @param within so much less it may leave than is found, where nothing touches, mm
+     */
+    static Least lesser(Least before, TyreBody tyre, double[] point, Carrier carrier, Motion motion, double within) {
         Run run = new Run(tyre, point, carrier, motion);
         run.least = before;
+        run.within = within;
         return run.solve();
     }
 
@@ -68,7 +73,11 @@ public final class Sweep {
 
     /** By so much, at most, the least gap may lie under an answer. */
     public static double tolerance(double gap) {
-        return Math.max(TOLERANCE, -OF_DEPTH * gap);
+        return tolerance(gap, TOLERANCE);
+    }
+
+    private static double tolerance(double gap, double within) {
+        return Math.max(within, -OF_DEPTH * gap);
     }
 
     /** The gap at one pose. */
@@ -135,6 +144,7 @@ public final class Sweep {
         private double enough = Double.NEGATIVE_INFINITY;
 
         private Least least = NOTHING;
+        private double within = TOLERANCE;
 
         Run(TyreBody tyre, double[] point, Carrier carrier, Motion motion) {
             this.tyre = tyre;
@@ -153,7 +163,7 @@ public final class Sweep {
             open.add(box(-range.droop(), -range.left(), -range.roll(), range.bump(), range.right(), range.roll()));
             int boxes = 0;
             while (!open.isEmpty()
-                    && open.peek().bound < least.gap - tolerance(least.gap)
+                    && open.peek().bound < least.gap - tolerance(least.gap, within)
                     && (enough == Double.NEGATIVE_INFINITY || least.gap >= enough && open.peek().bound < enough)
                     && boxes++ < MOST_BOXES) {
                 if (Thread.interrupted()) {
@@ -163,7 +173,7 @@ public final class Sweep {
             }
             // Should it ever give up, what is still open may hide so much.
             double hidden = boxes >= MOST_BOXES && !open.isEmpty() ? open.peek().bound : least.gap;
-            return hidden < least.gap - tolerance(least.gap) ? new Least(hidden, least.at) : least;
+            return hidden < least.gap - tolerance(least.gap, within) ? new Least(hidden, least.at) : least;
         }
 
         /** Across what moves the point furthest. */
