@@ -81,6 +81,9 @@ public sealed interface HeightFinding extends Finding {
     /** Left and right of an end lie further apart than vehicles lean, as arrived, and nothing else shows it. */
     record SidesFarApart(End place, Method method, Length left, Length right) implements HeightFinding, Look {}
 
+    /** Rim to lip of every corner falls short of hub to lip by a rim's radius. */
+    record RimUpperEdge(Stage stage) implements HeightFinding, Look {}
+
     record RepeatsDisagree(MeasuringPoint place, Length low, String lowBy, Length high, String highBy)
             implements HeightFinding, Look {}
 

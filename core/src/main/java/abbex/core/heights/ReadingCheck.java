@@ -30,8 +30,12 @@ final class ReadingCheck {
                 .filter(height -> height.readings().size() > 1)
                 .count();
         for (HeightSheet sheet : List.of(c.before(), c.after())) {
+            boolean upper = upperEdge(sheet);
+            if (upper) {
+                c.say(new HeightFinding.RimUpperEdge(sheet.basis().stage()));
+            }
             for (Height height : sheet.everything()) {
-                if (!built(c, sheet, height)) {
+                if (!built(c, sheet, height) && !(upper && height.spot().way() == Method.RIM)) {
                     usual(c, height);
                 }
                 repeats(c, height, repeated);
@@ -51,6 +55,31 @@ final class ReadingCheck {
         if (!frame && !(c.before().isEmpty() && c.after().isEmpty())) {
             c.say(new HeightFinding.NoFrame());
         }
+    }
+
+    /** Rims of 12 to 25 in by their edge, mm: so far a reading from the upper edge falls short of the hub's. */
+    private static final double LEAST_RIM = 150;
+
+    private static final double MOST_RIM = 330;
+
+    /** Wheels of one vehicle are no less alike, mm (ours). */
+    private static final double ALIKE = 40;
+
+    /** Every corner's rim to lip is as much shorter than its hub to lip as a rim's radius: read from the upper edge of the rim. */
+    private static boolean upperEdge(HeightSheet sheet) {
+        double[] shorter = Corner.WALK.stream()
+                .filter(corner -> sheet.get(corner, Method.RIM) != null && sheet.get(corner, Method.HF) != null)
+                .mapToDouble(corner -> sheet.at(corner, Method.HF)
+                        .orElseThrow()
+                        .read()
+                        .minus(sheet.at(corner, Method.RIM).orElseThrow().read())
+                        .mm())
+                .sorted()
+                .toArray();
+        return shorter.length > 1
+                && shorter[0] >= LEAST_RIM
+                && shorter[shorter.length - 1] <= MOST_RIM
+                && shorter[shorter.length - 1] - shorter[0] <= ALIKE;
     }
 
     /** Two sheets share a spot, or one of them is still empty. */

@@ -160,6 +160,25 @@ class FindingsTest {
                 codes(DropSheet.compare(CAR, leans.done(), HeightSheet.empty())).contains("SIDES_FAR_APART"));
     }
 
+    /** A 17 in rim's radius is 235 mm over its edge: 9 1/4 in short of the hub at every corner, and nothing else is said of it. */
+    @Test
+    void rims_read_from_their_upper_edge_are_named_as_such() {
+        Sheets upper = sheet().with(Method.HF, "14", "14", "14 5/8", "14 9/16")
+                .with(Method.RIM, "4 3/4", "4 3/4", "5 3/8", "5 5/16");
+        DropSheet arrived = DropSheet.compare(CAR, upper.done(), HeightSheet.empty());
+        finding(arrived, HeightFinding.RimUpperEdge.class);
+        assertEquals(
+                1,
+                arrived.findings().stream()
+                        .filter(f -> f.severity() == Severity.LOOK)
+                        .count(),
+                arrived.findings().toString());
+        Sheets lower = sheet().with(Method.HF, "14", "14", "14 5/8", "14 9/16")
+                .with(Method.RIM, "23 1/4", "23 1/4", "23 7/8", "23 13/16");
+        assertFalse(
+                codes(DropSheet.compare(CAR, lower.done(), HeightSheet.empty())).contains("RIM_UPPER_EDGE"));
+    }
+
     @Test
     void a_corner_went_up() {
         DropSheet sheet = compare(
