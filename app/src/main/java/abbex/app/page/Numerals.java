@@ -39,6 +39,12 @@ public final class Numerals {
         return typographic(TapeText.number(length.toNearest(EIGHTH.step()), LengthUnit.INCH));
     }
 
+    /** Uncertainties are rounded up (JCGM 100, 7.2.6), to a mark finer than what they belong to where there is one. */
+    private static Length upTo(Length expanded, Length step) {
+        long mark = Math.max(1, step.equals(Length.ofMm(1)) ? step.nm() : step.nm() / 2);
+        return Length.ofNm(-Math.floorDiv(-expanded.nm(), mark) * mark);
+    }
+
     private static final Graduation EIGHTH = new Graduation(LengthUnit.INCH, 8);
 
     /**
@@ -52,7 +58,7 @@ public final class Numerals {
             return text(value, reader) + " ± " + uncertainty(expanded, reader);
         }
         String is = typographic(TapeText.number(value.toNearest(step.get()), reader.unit()));
-        String wide = typographic(TapeText.number(expanded.toNearest(step.get()), reader.unit()));
+        String wide = typographic(TapeText.number(upTo(expanded, step.get()), reader.unit()));
         return is + unit + " ± " + wide + unit;
     }
 

@@ -384,11 +384,11 @@ public final class TapeText {
 
     /**
      * The step to which a value is known that is uncertain by so much: half of it at most, in halves of halves of an inch or in whole
-     * millimetres; empty where results are shown no finer anyhow.
+     * millimetres from 5 on; empty where results are shown no finer anyhow.
      */
     public static Optional<Length> stepOf(Length expanded, LengthUnit unit) {
         if (unit.metric()) {
-            return expanded.compareTo(Length.ofMm(2)) < 0 ? Optional.empty() : Optional.of(Length.ofMm(1));
+            return expanded.compareTo(Length.ofMm(5)) < 0 ? Optional.empty() : Optional.of(Length.ofMm(1));
         }
         int perInch = 1;
         while (perInch < 16 && 2 * (Length.NM_PER_INCH / perInch) > expanded.nm()) {
