@@ -161,7 +161,10 @@ public record Assessment(
                         exchanged.<Finding>map(e -> e.finding(sheets)).orElseGet(() -> finding(suspects, settling)));
             }
             tyre.filter(t -> t.decided(as) || t.possible(as)).ifPresent(t -> {
-                findings.removeIf(t::explains);
+                // Of two other sheets it explains nothing.
+                if (t.at().sheet() == compared.after() || t.at().sheet() == compared.before()) {
+                    findings.removeIf(t::explains);
+                }
                 findings.add(t.finding(sheets.get(t.at().sheet()).basis().stage()));
             });
             findings.addAll(settled());

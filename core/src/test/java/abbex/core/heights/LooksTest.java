@@ -87,6 +87,36 @@ class LooksTest {
         assertTrue(looks.stream().skip(1).map(Finding::code).allMatch(c -> c.startsWith("READING")), looks.toString());
     }
 
+    /** The tyre was low on the sheet between: of the first and the last it explains nothing, and a side that sank is still said. */
+    @Test
+    void a_low_tyre_explains_no_other_sheets() {
+        Sheets before = Sheets.sheet()
+                .with(Method.GF, "678 mm", "678 mm", "688 mm", "688 mm")
+                .with(Method.HF, "370 mm", "370 mm", "380 mm", "380 mm")
+                .with(Method.RIM, "605 mm", "605 mm", "615 mm", "615 mm");
+        Sheets low = Sheets.sheet()
+                .with(Method.GF, "641 mm", "646 mm", "660 mm", "656 mm")
+                .with(Method.HF, "342 mm", "338 mm", "352 mm", "348 mm")
+                .with(Method.RIM, "577 mm", "573 mm", "587 mm", "583 mm");
+        Sheets last = Sheets.sheet()
+                .with(Method.GF, "638 mm", "646 mm", "656 mm", "648 mm")
+                .with(Method.HF, "330 mm", "338 mm", "348 mm", "340 mm")
+                .with(Method.RIM, "565 mm", "573 mm", "583 mm", "575 mm");
+        List<String> said = Assessment.of(
+                        DrawnJob.CAR,
+                        List.of(before.done(), low.done(), last.done()),
+                        new Assessment.Pair(0, 2),
+                        Advertised.NOTHING,
+                        Limits.USUAL)
+                .drops()
+                .findings()
+                .stream()
+                .map(Finding::code)
+                .toList();
+        assertTrue(said.contains("TYRE_LOWER"), said.toString());
+        assertTrue(said.contains("UNEVEN_DROP") && said.contains("LEFT_RIGHT_NEW"), said.toString());
+    }
+
     /** 3/8 in and more, on the newest sheet, with what the tape reads beside the ground: hubs, rims, the frame. */
     @ParameterizedTest
     @CsvSource({"GF HF FG, 0.9", "GF RIM FG, 0.9", "GF HF RIM FG, 0.9", "GF HF, 0.9"})
