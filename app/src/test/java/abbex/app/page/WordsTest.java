@@ -363,6 +363,10 @@ class WordsTest {
     private static HeightSheet sheet(Random random, Vehicle vehicle, int drop, int wild) {
         List<Reading> readings = new ArrayList<>();
         int[] usual = {26 * 16, 14 * 16, 23 * 16, 7 * 16, 2 * 16};
+        if (random.nextInt(20) == 0) {
+            // Read from the rim's upper edge: an 18 in rim's radius short of the hub's.
+            usual[Method.RIM.ordinal()] = usual[Method.HF.ordinal()] - 9 * 16;
+        }
         boolean few = random.nextInt(6) == 0;
         boolean three = random.nextInt(6) == 0;
         for (Method method : vehicle.kind().singleTrack() ? new Method[0] : Method.values()) {

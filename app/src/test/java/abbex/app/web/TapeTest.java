@@ -47,20 +47,21 @@ class TapeTest {
 
     /** The place of a mark on the tape that is shown, beside it by so much of a gap. */
     private double[] mark(int mark, double beside) {
-        Locator svg = page.locator(".inch svg")
-                .filter(new Locator.FilterOptions().setHas(page.locator("[data-mark='" + mark + "']")))
-                .first();
-        assertThat(svg).isVisible();
-        BoundingBox row = svg.boundingBox();
-        double[] x = new double[2];
-        for (int i = 0; i < 2; i++) {
-            Locator path = svg.locator("path.mark").nth(i);
-            x[i] = Double.parseDouble(path.getAttribute("d").split("[M ]")[1]);
-        }
-        String d = svg.locator("[data-mark='" + mark + "']").getAttribute("d");
-        return new double[] {
-            row.x + Double.parseDouble(d.split("[M ]")[1]) + beside * (x[1] - x[0]), row.y + row.height * 0.5
-        };
+        assertThat(page.locator(".inch svg")
+                        .filter(new Locator.FilterOptions().setHas(page.locator("[data-mark='" + mark + "']")))
+                        .first())
+                .isVisible();
+        // In one look: the tape is drawn anew when its room changes.
+        List<?> at = (List<?>) page.evaluate(
+                "([mark, beside]) => {"
+                        + "const one = document.querySelector(`.inch svg [data-mark='${mark}']`);"
+                        + "const svg = one.ownerSVGElement;"
+                        + "const room = svg.getBoundingClientRect();"
+                        + "const x = (path) => Number(path.getAttribute('d').split(/[M ]/)[1]);"
+                        + "const [first, second] = svg.querySelectorAll('path.mark');"
+                        + "return [room.x + x(one) + beside * (x(second) - x(first)), room.y + room.height / 2];}",
+                List.of(mark, beside));
+        return new double[] {((Number) at.get(0)).doubleValue(), ((Number) at.get(1)).doubleValue()};
     }
 
     private void tapMark(int mark, double beside) {
