@@ -200,19 +200,23 @@ final class EndModel {
         return springLine(p) + gasLine(p) + atSeat(p) + p[Input.AT_WHEEL.ordinal()];
     }
 
-    /**
-     * What a moved seat gives at the wheel: move · MR · k ÷ (MR² · k + F · dMR/dz), for a ratio that grows as the wheel goes up
-     * presses it back (statics of a spring on a lever).
-     */
     private double atSeat(double[] p) {
         double move = p[Input.AT_SEAT.ordinal()] / p[Input.RATIO.ordinal()];
+        return move == 0 ? 0 : move * yields(p);
+    }
+
+    /**
+     * How much of what springs, gas or seats give at the wheel is left where the ratio changes on the way: MR² · k ÷ (MR² · k +
+     * F · dMR/dz), for a ratio that grows as the wheel goes up presses it back (statics of a spring on a lever).
+     */
+    private double yields(double[] p) {
         double slope = p[Input.SLOPE.ordinal()];
-        if (move == 0 || slope == 0) {
-            return move;
+        if (slope == 0) {
+            return 1;
         }
         double rate = wheelRate(p);
         // Where the ratio falls so fast that hardly anything holds the wheel a straight line says nothing more.
-        return move * rate / Math.max(rate / 2, rate + slope * p[Input.LOAD.ordinal()] / p[Input.RATIO.ordinal()]);
+        return rate / Math.max(rate / 2, rate + slope * p[Input.LOAD.ordinal()] / p[Input.RATIO.ordinal()]);
     }
 
     /**
@@ -254,7 +258,7 @@ final class EndModel {
     /** The same by the springs' figures alone. */
     double byFigures(double[] p) {
         double was = seatsMeasured ? p[Input.SEATS.ordinal()] : oldLength(p, oldForce(p));
-        return (was - length(p, forceWith(p, p[Input.OLD_GAS.ordinal()]))) / p[Input.RATIO.ordinal()];
+        return (was - length(p, forceWith(p, p[Input.OLD_GAS.ordinal()]))) / p[Input.RATIO.ordinal()] * yields(p);
     }
 
     private double oldLength(double[] p, double force) {
@@ -276,7 +280,7 @@ final class EndModel {
         double was = p[Input.OLD_GAS.ordinal()];
         double is = p[Input.NEW_GAS.ordinal()];
         return bySprings()
-                ? (length(p, forceWith(p, was)) - length(p, forceWith(p, is))) / p[Input.RATIO.ordinal()]
+                ? (length(p, forceWith(p, was)) - length(p, forceWith(p, is))) / p[Input.RATIO.ordinal()] * yields(p)
                 : -p[Input.ROD_RATIO.ordinal()] * (is - was) / p[Input.WHEEL_RATE.ordinal()];
     }
 
@@ -304,7 +308,7 @@ final class EndModel {
         }
         double force = forceWith(p, gas(p));
         double spring = p[Input.RATIO.ordinal()];
-        return (length(p, force - push / spring) - length(p, force)) / spring;
+        return (length(p, force - push / spring) - length(p, force)) / spring * yields(p);
     }
 
     /** N/mm at the wheel of the spring that will be fitted, where it comes to rest with no stop in its way. */

@@ -7,6 +7,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import abbex.core.clearance.TyreBody.Face;
 import abbex.core.clearance.TyreBody.Worn;
 import abbex.core.clearance.Verdict.Word;
+import abbex.core.figure.Shape;
 import abbex.core.motion.Gain;
 import abbex.core.motion.Known;
 import abbex.core.motion.Range;
@@ -36,32 +37,6 @@ class OtherTruthsTest {
             fitment("245/35R18 92W", "9.5Jx18 ET50"));
     private static final int CLEAR_OF_EACH = 300;
 
-    /** A draw of some shape with the width of one, its middle at nought. */
-    private enum Shape {
-        NORMAL,
-        UNIFORM,
-        LOGNORMAL,
-        HEAVY;
-
-        double drawn(Random random) {
-            double normal = random.nextGaussian();
-            return switch (this) {
-                case NORMAL -> normal;
-                case UNIFORM -> (2 * random.nextDouble() - 1) * Math.sqrt(3);
-                case LOGNORMAL -> (Math.exp(0.6 * normal) - Math.exp(0.18)) / 0.79;
-                case HEAVY -> {
-                    // Student's t with 4 degrees of freedom, whose variance is 2.
-                    double chi = 0;
-                    for (int i = 0; i < 4; i++) {
-                        double one = random.nextGaussian();
-                        chi += one * one;
-                    }
-                    yield normal / Math.sqrt(chi / 4) / Math.sqrt(2);
-                }
-            };
-        }
-    }
-
     /** Draws what one vehicle has of something that nobody measured. */
     private record Off(Random random, double wide) {
         static Off of(Random random) {
@@ -69,8 +44,7 @@ class OtherTruthsTest {
         }
 
         double by(double standard) {
-            double drawn = Shape.values()[random.nextInt(4)].drawn(random);
-            return wide * standard * (random.nextBoolean() ? drawn : -drawn);
+            return wide * standard * Shape.any(random);
         }
     }
 

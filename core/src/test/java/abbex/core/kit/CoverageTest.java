@@ -3,9 +3,11 @@ package abbex.core.kit;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import abbex.core.figure.Shape;
 import abbex.core.kit.DrawnKit.Told3;
 import java.util.Arrays;
 import java.util.Random;
+import java.util.function.DoubleSupplier;
 import org.junit.jupiter.api.Test;
 
 /**
@@ -73,5 +75,56 @@ class CoverageTest {
     @Test
     void both_springs_measured_on_the_bench_and_the_load_by_scale() {
         hold(found(Told3.BENCH, 53), 3 / 16.0, 4 / 16.0);
+    }
+
+    /** Every draw of another shape: uniform, lognormal, heavy tails, each by itself. */
+    private static final class AnyShape extends Random {
+        private final Random within;
+
+        AnyShape(long seed) {
+            super(seed);
+            within = new Random(seed + 1);
+        }
+
+        @Override
+        public synchronized double nextGaussian() {
+            return Shape.any(within);
+        }
+    }
+
+    /** How many of a thousand stand set down, and settled, within what was planned. */
+    private static int[] held(Told3 told, Random random, DoubleSupplier wide) {
+        int[] held = new int[2];
+        for (int i = 0; i < 1000; ) {
+            DrawnKit kit = DrawnKit.draw(random, told, random.nextInt(5) == 0, 10 + 30 * random.nextDouble());
+            double of = wide.getAsDouble();
+            double drop = told == Told3.BOX ? kit.box(random, of) : kit.down(random, of);
+            if (Double.isNaN(drop)) {
+                continue;
+            }
+            EndPlan plan =
+                    EndPlan.of(kit.now(), kit.kit(), EndPlan.USUAL_SETTLING).orElseThrow();
+            held[0] += plan.setDown().holds(drop) ? 1 : 0;
+            held[1] += plan.settled().holds(drop + INCH * 3 / 16 + of * INCH / 32 * random.nextGaussian()) ? 1 : 0;
+            i++;
+        }
+        return held;
+    }
+
+    /** Widths as the plan takes them, known to a sixth; and all of them 1.3 times as wide, of whatever shape. */
+    @Test
+    void as_believed_and_wider_than_that_and_of_another_shape() {
+        StringBuilder seen = new StringBuilder();
+        for (Told3 told : Told3.values()) {
+            Random sixth = new Random(3891);
+            int[] believed = held(told, new Random(3890), () -> Math.max(0.3, 1 + sixth.nextGaussian() / 6));
+            int[] wider = held(told, new AnyShape(3892), () -> 1.3);
+            seen.append(told + " " + Arrays.toString(believed) + ", 1.3: " + Arrays.toString(wider) + "; ");
+            for (int i = 0; i < 2; i++) {
+                assertTrue(believed[i] >= 930 && believed[i] <= 970, seen::toString);
+                assertTrue(wider[i] >= 850, seen::toString);
+            }
+        }
+        System.out.println("plans held of 1,000: " + seen);
     }
 }

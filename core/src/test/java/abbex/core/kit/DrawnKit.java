@@ -93,7 +93,8 @@ record DrawnKit(EndNow now, EndKit kit) {
                 Optional.empty(),
                 was,
                 shows > 1 ? Optional.of(Told.measured(shows, 1.5)) : Optional.empty(),
-                Optional.of(new StopFacts(stop, 0.2, Told.Origin.TYPICAL)));
+                Optional.of(new StopFacts(stop, 0.2, Told.Origin.TYPICAL)),
+                Typical.ratioSlope(architecture));
         EndKit kit = EndKit.NOTHING;
         if (told == Told3.BOX) {
             Length box = Length.ofRoundedMm(drop);
@@ -116,7 +117,7 @@ record DrawnKit(EndNow now, EndKit kit) {
      *
      * @param wide times how wide all of it is
      */
-    Optional<CornerRest> drawn(Random random, double wide) {
+    private Optional<CornerRest> drawn(Random random, double wide) {
         double load = off(random, now.load(), wide);
         double ratio = off(random, now.ratio(), wide);
         double rod = off(random, now.rodRatio(), wide);
@@ -154,7 +155,33 @@ record DrawnKit(EndNow now, EndKit kit) {
 
     /** How far it comes down; NaN where nobody would build it. */
     double down(Random random, double wide) {
-        return drawn(random, wide).map(c -> c.solve().travel()).orElse(Double.NaN);
+        double slope = wide * now.slope().standard() * random.nextGaussian();
+        return drawn(random, wide).map(c -> rest(c, slope)).orElse(Double.NaN);
+    }
+
+    /** Where a corner whose ratio changes on the way comes to rest, mm up, by halving: load = MR(z) · F + rod · (gas + stop). */
+    private static double rest(CornerRest corner, double slope) {
+        double low = -150;
+        double high = 200;
+        for (int i = 0; i < 34; i++) {
+            double z = (low + high) / 2;
+            double bent = corner.spring().free() - corner.space() + corner.ratio() * z + slope * z * z / 2;
+            double spring = corner.spring()
+                    .law()
+                    .force(Math.max(0, Math.min(bent, corner.spring().law().solid())));
+            double rod = corner.damper().ratio();
+            double crushed =
+                    corner.stop().map(s -> s.bump().force(rod * z - s.free())).orElse(0.0);
+            boolean more = (corner.ratio() + slope * z) * spring
+                            + rod * (corner.damper().gas() + crushed)
+                    < corner.load();
+            if (more && bent < corner.spring().law().solid()) {
+                low = z;
+            } else {
+                high = z;
+            }
+        }
+        return (low + high) / 2;
     }
 
     /** The same of what is known by its box alone: the box, as boxes are off, less what another gas takes back, but for the stop. */
@@ -180,7 +207,10 @@ record DrawnKit(EndNow now, EndKit kit) {
     double[] sample(Random random, int draws, java.util.function.DoubleSupplier wide) {
         List<Double> down = new ArrayList<>(draws);
         while (down.size() < draws) {
-            drawn(random, wide.getAsDouble()).ifPresent(c -> down.add(c.solve().travel()));
+            double here = down(random, wide.getAsDouble());
+            if (!Double.isNaN(here)) {
+                down.add(here);
+            }
         }
         return down.stream().mapToDouble(Double::doubleValue).sorted().toArray();
     }
