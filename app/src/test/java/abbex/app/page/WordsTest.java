@@ -117,6 +117,7 @@ class WordsTest {
         Set<Class<?>> seen = new HashSet<>(Set.of(
                 HeightFinding.SidesExchanged.class,
                 HeightFinding.EndsExchanged.class,
+                HeightFinding.MachineEndsExchanged.class,
                 HeightFinding.LeftRightTurned.class,
                 HeightFinding.WheelsTakenOff.class,
                 HeightFinding.StateTakenOff.class,

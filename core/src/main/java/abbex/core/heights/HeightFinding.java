@@ -50,6 +50,10 @@ public sealed interface HeightFinding extends Finding {
     /** The same with front and rear. */
     record EndsExchanged(MeasuringPoint place, List<Method> methods, Stage stage) implements HeightFinding, Look {}
 
+    /** A motorcycle's: as written one end rose; with front and rear exchanged both came down by {@code front} and {@code rear}. */
+    record MachineEndsExchanged(MeasuringPoint place, PointMethod way, Length front, Length rear)
+            implements HeightFinding, Look {}
+
     record ReadingsRestless() implements HeightFinding, Look {}
 
     record StagesOutOfOrder(Stage here, Stage before) implements HeightFinding, Look {}

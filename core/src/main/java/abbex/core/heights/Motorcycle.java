@@ -43,15 +43,59 @@ final class Motorcycle {
 
     private Motorcycle() {}
 
+    /** An end that rose by so much while the other came down, mm (ours): half an inch. */
+    private static final double ROSE = 12.7;
+
+    /** With the ends exchanged neither rises by more than a reading is off, and neither comes down by more than is built, mm (ours). */
+    private static final double NOT_RISEN = 3;
+
+    private static final double BUILT = 150;
+
     static PerEnd<EndDrop> ends(Comparison c, Map<MeasuringPoint, Figure<Estimate>> points) {
-        PerEnd<EndDrop> ends = PerEnd.of(end -> end(c, end, points));
+        boolean exchanged = exchanged(c);
+        PerEnd<EndDrop> ends = PerEnd.of(end -> end(c, end, points, exchanged));
         if (slid(c) && c.vehicle().headAngle().isEmpty()) {
             c.say(new HeightFinding.HeadAngleNeeded());
         }
-        seat(c, ends, points);
-        turned(c, ends);
+        if (!exchanged) {
+            seat(c, ends, points);
+            turned(c, ends);
+        }
         lean(c);
         return ends;
+    }
+
+    /** Front and rear of one way written into each other's places: as written one end rose, undone both came down. */
+    private static boolean exchanged(Comparison c) {
+        boolean any = false;
+        for (PointMethod way : List.of(AX, FR, BODY)) {
+            Optional<Length> front = down(c, way, End.FRONT, End.FRONT);
+            Optional<Length> rear = down(c, way, End.REAR, End.REAR);
+            Optional<Length> frontIs = down(c, way, End.FRONT, End.REAR);
+            Optional<Length> rearIs = down(c, way, End.REAR, End.FRONT);
+            if (front.isPresent()
+                    && rear.isPresent()
+                    && frontIs.filter(Motorcycle::built).isPresent()
+                    && rearIs.filter(Motorcycle::built).isPresent()
+                    && Math.min(front.get().mm(), rear.get().mm()) < -ROSE) {
+                c.say(new HeightFinding.MachineEndsExchanged(
+                        MeasuringPoint.of(End.FRONT, way), way, frontIs.get(), rearIs.get()));
+                any = true;
+            }
+        }
+        return any;
+    }
+
+    private static boolean built(Length down) {
+        return down.mm() > -NOT_RISEN && down.mm() < BUILT;
+    }
+
+    private static Optional<Length> down(Comparison c, PointMethod way, End was, End is) {
+        Height before = c.before().points().get(MeasuringPoint.of(was, way));
+        Height after = c.after().points().get(MeasuringPoint.of(is, way));
+        return before == null || after == null
+                ? Optional.empty()
+                : Optional.of(before.value().minus(after.value()));
     }
 
     private static boolean slid(Comparison c) {
@@ -59,14 +103,16 @@ final class Motorcycle {
                 && c.after().points().containsKey(MeasuringPoint.of(End.FRONT, FT));
     }
 
-    private static EndDrop end(Comparison c, End end, Map<MeasuringPoint, Figure<Estimate>> points) {
+    private static EndDrop end(Comparison c, End end, Map<MeasuringPoint, Figure<Estimate>> points, boolean exchanged) {
         Optional<PointMethod> best = best(c, end, points);
         Optional<Figure<Estimate>> drop = best.map(way -> points.get(MeasuringPoint.of(end, way)));
         best.filter(PointMethod::tyreInIt).ifPresent(way -> c.say(new HeightFinding.TyreInDrop(end, List.of(end))));
         drop.map(Figure::value)
-                .filter(d -> d.value().sign() < 0 && d.differsFromZero())
+                .filter(d -> !exchanged && d.value().sign() < 0 && d.differsFromZero())
                 .ifPresent(d -> c.say(new HeightFinding.CornerRose(end, d.negate())));
-        agree(c, end, points);
+        if (!exchanged) {
+            agree(c, end, points);
+        }
         return new EndDrop(end, drop, false, Map.of());
     }
 

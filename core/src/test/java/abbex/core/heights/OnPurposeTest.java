@@ -268,6 +268,18 @@ class OnPurposeTest {
         assertFalse(codes(right.drops()).contains("SIDES_EXCHANGED"));
     }
 
+    /** Nothing but their sides tells of it: every lean that was there is the other way about. */
+    @Test
+    void sides_that_were_exchanged_with_one_method_are_asked_about() {
+        Assessment exchanged = judge(
+                sheet().with(Method.HF, "14 1/8", "14 3/4", "14 7/8", "14 3/8").done(),
+                sheet().basis(lowered(OnPurpose.NOTHING))
+                        .with(Method.HF, "13 3/4", "13 1/8", "13 3/8", "13 7/8")
+                        .done());
+        assertTrue(codes(exchanged.drops()).contains("SIDES_EXCHANGED"));
+        assertFalse(codes(exchanged.drops()).contains("LEFT_RIGHT_NEW"));
+    }
+
     /** Front and rear of one method in each other’s places: the other method says so. */
     @Test
     void ends_that_were_exchanged_are_one_too() {

@@ -23,6 +23,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -60,6 +61,32 @@ class PointsTest {
         assertTrue(
                 types(sheet).contains(HeightFinding.LessButUsual.class),
                 types(sheet).toString());
+    }
+
+    /** One inch lower at both ends, and front and rear written into each other's places. */
+    @Test
+    void ends_of_a_motorcycle_that_were_exchanged_are_asked_about() {
+        DropSheet exchanged = compare(BIKE, axles("19 1/2", "22"), axles("21", "18 1/2"));
+        assertEquals(
+                List.of(Sheets.inches("1"), Sheets.inches("1")),
+                exchanged.findings().stream()
+                        .filter(HeightFinding.MachineEndsExchanged.class::isInstance)
+                        .map(HeightFinding.MachineEndsExchanged.class::cast)
+                        .flatMap(f -> Stream.of(f.front(), f.rear()))
+                        .toList());
+        assertFalse(types(exchanged).contains(HeightFinding.CornerRose.class));
+        assertFalse(types(exchanged).contains(HeightFinding.HeadTurned.class));
+        // A rear that was raised on purpose over a fork that was dropped is what it is.
+        for (DropSheet as : List.of(
+                compare(BIKE, axles("19 1/2", "22"), axles("18 1/2", "21")),
+                compare(BIKE, axles("19 1/2", "22"), axles("18 1/2", "23 1/2")),
+                compare(BIKE, axles("22", "22"), axles("21", "23")))) {
+            assertFalse(types(as).contains(HeightFinding.MachineEndsExchanged.class));
+        }
+    }
+
+    private static Sheets axles(String front, String rear) {
+        return sheet().at(End.FRONT, PointMethod.AX, front).at(End.REAR, PointMethod.AX, rear);
     }
 
     @Test
