@@ -55,6 +55,7 @@ final class KitAnswer {
             "boxMm",
             "boxToMm",
             "boxWithDampers",
+            "boxOfWholeKit",
             "spring",
             "gasN",
             "damperLongMm",
@@ -184,7 +185,7 @@ final class KitAnswer {
                 stop(of),
                 parts(of),
                 OwnFits.NONE,
-                false);
+                of.bool("boxOfWholeKit").orElse(false) ? EndKit.BoxOf.SPRINGS_AND_PARTS : EndKit.BoxOf.SPRINGS);
     }
 
     private static Optional<Advertised.Range> box(Fields of) {

@@ -140,13 +140,15 @@ final class Ends {
                 stop,
                 parts(job, values, end, now),
                 own,
-                boxOfAll(values, end));
+                boxOf(values, end));
     }
 
-    /** It was said to bring no springs: what is printed on it is of all that it brings. */
-    private static boolean boxOfAll(KitValues values, End end) {
+    private static EndKit.BoxOf boxOf(KitValues values, End end) {
         Set<KitKind> said = KitKinds.said(values, end);
-        return !said.isEmpty() && said.stream().noneMatch(KitKind::springs);
+        if (!said.isEmpty() && said.stream().noneMatch(KitKind::springs)) {
+            return EndKit.BoxOf.PARTS;
+        }
+        return values.yes(end, KitField.BOX_WHOLE) ? EndKit.BoxOf.SPRINGS_AND_PARTS : EndKit.BoxOf.SPRINGS;
     }
 
     /** A drop other than 0 is printed. */

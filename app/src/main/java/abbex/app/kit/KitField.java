@@ -97,6 +97,8 @@ public enum KitField {
     BOX(Of.KIT, Kind.DROP, -150, 300),
     BOX_TO(Of.KIT, Kind.DROP, -150, 300),
     BOX_DAMPERS(Of.KIT, Kind.YES, 0, 1),
+    /** The printed drop is of springs and all else that goes in. */
+    BOX_WHOLE(Of.KIT, Kind.YES, 0, 1),
     NEW_RATE(Of.KIT, Kind.RATE, 1, 1000),
     NEW_FREE(Of.KIT, Kind.LENGTH, 50, 900),
     NEW_SOLID(Of.KIT, Kind.LENGTH, 10, 600),

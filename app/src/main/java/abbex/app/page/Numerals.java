@@ -6,7 +6,6 @@ import abbex.core.units.Graduation;
 import abbex.core.units.Length;
 import abbex.core.units.LengthUnit;
 import abbex.core.units.TapeText;
-import java.util.Optional;
 import java.util.regex.Pattern;
 import org.springframework.web.util.HtmlUtils;
 
@@ -52,14 +51,21 @@ public final class Numerals {
      * is shown anyhow.
      */
     public static String known(Length value, Length expanded, Reader reader) {
-        String unit = unit(reader);
-        Optional<Length> step = TapeText.stepOf(expanded, reader.unit());
-        if (step.isEmpty()) {
-            return text(value, reader) + " ± " + uncertainty(expanded, reader);
-        }
-        String is = typographic(TapeText.number(value.toNearest(step.get()), reader.unit()));
-        String wide = typographic(TapeText.number(upTo(expanded, step.get()), reader.unit()));
-        return is + unit + " ± " + wide + unit;
+        return value(value, expanded, reader) + " ± " + width(expanded, reader);
+    }
+
+    /** The value alone. */
+    public static String value(Length value, Length expanded, Reader reader) {
+        return TapeText.stepOf(expanded, reader.unit())
+                .map(step -> typographic(TapeText.number(value.toNearest(step), reader.unit())) + unit(reader))
+                .orElseGet(() -> text(value, reader));
+    }
+
+    /** Its uncertainty alone. */
+    public static String width(Length expanded, Reader reader) {
+        return TapeText.stepOf(expanded, reader.unit())
+                .map(step -> typographic(TapeText.number(upTo(expanded, step), reader.unit())) + unit(reader))
+                .orElseGet(() -> uncertainty(expanded, reader));
     }
 
     /** A reading as it was read, such as {@code 23 3⁄32+}; metric ones with their unit. */
@@ -106,6 +112,11 @@ public final class Numerals {
     /** A drop: ↓ or ↑ with an unsigned length. */
     public static String drop(Length drop, Reader reader) {
         return (drop.sign() < 0 ? "↑\u00a0" : drop.sign() > 0 ? "↓\u00a0" : "") + text(drop.abs(), reader);
+    }
+
+    /** The same no finer than its uncertainty tells. */
+    public static String drop(Length drop, Length expanded, Reader reader) {
+        return (drop.sign() < 0 ? "↑\u00a0" : drop.sign() > 0 ? "↓\u00a0" : "") + value(drop.abs(), expanded, reader);
     }
 
     /** A move across the vehicle, positive to the right: ← or → with an unsigned length. */

@@ -24,7 +24,9 @@ public class UnitWords extends Wording {
     }
 
     public static String degrees(Angle angle) {
-        return String.format(Locale.ROOT, "%.2f°", angle.degrees()).replace('-', '−');
+        return String.format(Locale.ROOT, "%.2f°", angle.degrees())
+                .replaceFirst("(\\.\\d)0°$", "$1°")
+                .replace('-', '−');
     }
 
     public static String pressure(Pressure pressure, Reader reader) {

@@ -64,6 +64,7 @@ public record BenchRow(
             new BenchRow("box", "box", null, KitField.BOX),
             new BenchRow("boxto", "box", null, KitField.BOX_TO),
             new BenchRow("boxdampers", "box", null, KitField.BOX_DAMPERS),
+            new BenchRow("boxwhole", "box", null, KitField.BOX_WHOLE),
             new BenchRow("wishedgap", "box", null, KitField.WISHED_GAP),
             new BenchRow("rate", "spring", KitField.OLD_RATE, KitField.NEW_RATE),
             new BenchRow("free", "spring", KitField.OLD_FREE, KitField.NEW_FREE),

@@ -134,7 +134,7 @@ class MachineWords {
         });
         plan.stand().ifPresent(is -> {
             facts.add(degrees("lean", is.before().value(), is.lean(), "REAR_STAND_LENGTH"));
-            facts.add(fact("cut", "", length(is.cut().value(), reader), half(is.cut(), reader), "REAR_STAND_LENGTH"));
+            facts.add(fact("cut", "", length(is.cut(), reader), half(is.cut(), reader), "REAR_STAND_LENGTH"));
         });
         for (MachinePlan.Touched touch : plan.touches()) {
             boolean left = touch.side() == KitFinding.Side.LEFT;
@@ -157,7 +157,7 @@ class MachineWords {
                             facts.add(fact(
                                     "slip",
                                     "",
-                                    length(line.slip().value(), reader),
+                                    length(line.slip(), reader),
                                     half(line.slip(), reader),
                                     "REAR_SHAFT_LENGTH"));
                         },
@@ -175,18 +175,14 @@ class MachineWords {
                     words.word(new Pressure(bags.pressure().value()), reader),
                     least.equals(most) ? "" : least + " – " + most,
                     "REAR_BED_LOAD"));
-            facts.add(fact(
-                    "without",
-                    "",
-                    length(bags.without().value(), reader),
-                    half(bags.without(), reader),
-                    "REAR_BAG_AREA"));
+            facts.add(
+                    fact("without", "", length(bags.without(), reader), half(bags.without(), reader), "REAR_BAG_AREA"));
             bags.nose()
                     .ifPresent(nose ->
                             facts.add(fact("loaded", "", plain(nose.value()), halfDegrees(nose), "REAR_LEAF_FIXED")));
             bags.back()
                     .ifPresent(back -> facts.add(
-                            fact("back", "", length(back.value(), reader), half(back, reader), "REAR_LEAF_SHACKLED")));
+                            fact("back", "", length(back, reader), half(back, reader), "REAR_LEAF_SHACKLED")));
         });
     }
 
@@ -210,7 +206,7 @@ class MachineWords {
     }
 
     private MachineView.Fact length(String key, double was, Interval is, String field, Reader reader) {
-        return fact(key, length(was, reader), length(is.value(), reader), half(is, reader), field);
+        return fact(key, length(was, reader), length(is, reader), half(is, reader), field);
     }
 
     private MachineView.Fact fact(String key, String was, String is, String half, String field) {
@@ -222,7 +218,11 @@ class MachineWords {
         return Numerals.text(Length.ofRoundedMm(mm), reader);
     }
 
+    private static String length(Interval is, Reader reader) {
+        return Numerals.value(Length.ofRoundedMm(is.value()), Length.ofRoundedMm(is.half()), reader);
+    }
+
     private static String half(Interval interval, Reader reader) {
-        return "± " + Numerals.uncertainty(Length.ofRoundedMm(interval.half()), reader);
+        return "± " + Numerals.width(Length.ofRoundedMm(interval.half()), reader);
     }
 }

@@ -64,15 +64,16 @@ public class PlannedText {
     }
 
     private Line line(End end, EndPlan plan, Estimate is, Reader reader) {
+        Length half = Length.ofRoundedMm(plan.setDown().half());
         return new Line(
                 Words.capital(words.word(end, reader)),
                 Numerals.html(words.say(
                         "sheet.planned.line",
                         reader,
                         "drop",
-                        Numerals.drop(Length.ofRoundedMm(plan.setDown().value()), reader),
+                        Numerals.drop(Length.ofRoundedMm(plan.setDown().value()), half, reader),
                         "half",
-                        Numerals.uncertainty(Length.ofRoundedMm(plan.setDown().half()), reader),
+                        Numerals.width(half, reader),
                         "is",
                         Numerals.drop(is.value(), reader))));
     }

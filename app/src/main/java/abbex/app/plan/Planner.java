@@ -161,7 +161,16 @@ class Planner {
     }
 
     private static String half(double mm, Reader reader) {
-        return html("± " + Numerals.uncertainty(mm(mm), reader));
+        return html("± " + Numerals.width(mm(mm), reader));
+    }
+
+    private static String known(Interval height, Reader reader) {
+        return html(Numerals.known(mm(height.value()), mm(height.half()), reader));
+    }
+
+    /** How far it comes down, no finer than that is known. */
+    private static String drop(Interval down, Reader reader) {
+        return html(Numerals.drop(mm(down.value()), mm(down.half()), reader));
     }
 
     private PlanPage.EndView end(
@@ -175,7 +184,7 @@ class Planner {
             halves.add(2 * line.standard());
             steps.add(new PlanPage.Step(
                     Words.capital(words.word(line.row(), reader)),
-                    html(Numerals.drop(mm(line.drop()), reader)),
+                    html(Numerals.drop(mm(line.drop()), mm(2 * line.standard()), reader)),
                     line.standard() == 0 ? "" : half(2 * line.standard(), reader),
                     words.reason(line.reason(), reader).stream()
                             .map(Numerals::html)
@@ -184,9 +193,9 @@ class Planner {
         return new PlanPage.EndView(
                 end.name(),
                 Words.capital(words.word(end, reader)),
-                html(Numerals.drop(mm(plan.setDown().value()), reader)),
+                drop(plan.setDown(), reader),
                 half(plan.setDown().half(), reader),
-                html(Numerals.drop(mm(plan.settled().value()), reader)),
+                drop(plan.settled(), reader),
                 between(plan.settled(), reader),
                 plan.setDown().value(),
                 planned.now().get(end).ratio().value(),
@@ -221,7 +230,15 @@ class Planner {
     }
 
     private String between(Interval interval, Reader reader) {
-        return html(words.say("plan.between", reader, "low", mm(interval.low()), "high", mm(interval.high())));
+        // Ends twice as fine as the middle: rounded as coarsely they would not be where it reaches.
+        Length half = mm(interval.half() / 2);
+        return html(words.say(
+                "plan.between",
+                reader,
+                "low",
+                Numerals.value(mm(interval.low()), half, reader),
+                "high",
+                Numerals.value(mm(interval.high()), half, reader)));
     }
 
     /** Null while nothing of the travel is known. */
@@ -367,10 +384,8 @@ class Planner {
             rows.add(new PlanPage.HeightRow(
                     html(words.word(height.spot(), reader)),
                     length(height.now().value().mm(), reader),
-                    length(height.setDown().value(), reader) + " "
-                            + half(height.setDown().half(), reader),
-                    length(height.settled().value(), reader) + " "
-                            + half(height.settled().half(), reader),
+                    known(height.setDown(), reader),
+                    known(height.settled(), reader),
                     measured.map(m -> length(m.mm(), reader)).orElse(""),
                     measured.map(m -> off(height, m)).orElse("")));
         }

@@ -52,9 +52,9 @@ class ThreeWords {
                 "three.computed",
                 reader,
                 "drop",
-                mm(plan.setDown().value()),
+                Numerals.value(mm(plan.setDown().value()), mm(plan.setDown().half()), reader),
                 "half",
-                Numerals.uncertainty(mm(plan.setDown().half()), reader)));
+                Numerals.width(mm(plan.setDown().half()), reader)));
         if (after.isPresent() && is.isEmpty() && planned.heights().isEmpty()) {
             line.append(" · ").append(words.say("three.nobefore"));
         }

@@ -101,7 +101,7 @@ public class Tried {
 
     private static String drop(Estimate drop, Reader reader) {
         return Numerals.html(
-                Numerals.drop(drop.value(), reader) + " ± " + Numerals.uncertainty(drop.expanded(), reader));
+                Numerals.drop(drop.value(), drop.expanded(), reader) + " ± " + Numerals.width(drop.expanded(), reader));
     }
 
     private static String gap(Assessment judged, End end, Reader reader) {

@@ -112,9 +112,9 @@ class KitWordsTest {
                                         Length.ofMm(random.nextInt(60)),
                                         Optional.empty(),
                                         Optional.empty()))
-                        : List.of(),
+                        : List.of(new Part.Pocket(Length.ofMm(random.nextInt(30)))),
                 OwnFits.NONE,
-                false);
+                EndKit.BoxOf.values()[random.nextInt(3)]);
     }
 
     private static Told exact(double value) {

@@ -316,6 +316,14 @@ final class Consequences {
             return;
         }
         Advertised.Range box = kit.box().get();
+        double usual = 2 * Box.STANDARD;
+        double parts = kit.parts().stream()
+                .mapToDouble(part ->
+                        part.atWheel() ? part.move() : part.move() / now.ratio().value())
+                .sum();
+        if (kit.boxOf() == EndKit.BoxOf.SPRINGS && kit.springBox().isPresent() && Math.abs(parts) > usual) {
+            findings.add(new KitFinding.BoxAndParts(end, box.mean(), mm(parts)));
+        }
         if (!plan.bySprings() && kit.springBox().isPresent()) {
             if (kit.spring().isPresent()) {
                 findings.add(new KitFinding.BoxUnproven(end, box.mean()));
@@ -326,7 +334,6 @@ final class Consequences {
         Interval drop = EndPlan.of(now, kit.withoutBox(), Told.measured(0, 0))
                 .map(EndPlan::setDown)
                 .orElse(plan.setDown());
-        double usual = 2 * Box.STANDARD;
         double least = box.least().mm() - usual;
         double most = box.most().mm() + usual;
         if (drop.high() < least || drop.low() > most) {

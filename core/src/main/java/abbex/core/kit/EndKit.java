@@ -14,7 +14,7 @@ import java.util.Optional;
  * @param stop that goes in, or the old one with rings cut off
  * @param own what the shop has seen for the printed number
  * @param parts whatever else moves a seat or the wheel
- * @param boxOfAll true when the box's number is of all these parts together and of no spring
+ * @param boxOf what the box's number is of
  */
 public record EndKit(
         Optional<Advertised.Range> box,
@@ -24,7 +24,17 @@ public record EndKit(
         Optional<StopFacts> stop,
         List<Part> parts,
         OwnFits own,
-        boolean boxOfAll) {
+        BoxOf boxOf) {
+    /** What a printed drop is of. */
+    public enum BoxOf {
+        /** Of the springs: whatever else goes in counts on top of it. */
+        SPRINGS,
+        /** Of the springs and all else that goes in, together. */
+        SPRINGS_AND_PARTS,
+        /** Of parts alone: no spring is new. */
+        PARTS
+    }
+
     public static final EndKit NOTHING = new EndKit(
             Optional.empty(),
             false,
@@ -33,42 +43,42 @@ public record EndKit(
             Optional.empty(),
             List.of(),
             OwnFits.NONE,
-            false);
+            BoxOf.SPRINGS);
 
     public EndKit {
         parts = List.copyOf(parts);
     }
 
     public EndKit withBox(Advertised.Range other) {
-        return new EndKit(Optional.of(other), boxCounts, spring, damper, stop, parts, own, boxOfAll);
+        return new EndKit(Optional.of(other), boxCounts, spring, damper, stop, parts, own, boxOf);
     }
 
     /** The same with nothing printed. */
     EndKit withoutBox() {
-        return new EndKit(Optional.empty(), boxCounts, spring, damper, stop, parts, own, boxOfAll);
+        return new EndKit(Optional.empty(), boxCounts, spring, damper, stop, parts, own, boxOf);
     }
 
     public EndKit withSpring(SpringFacts other) {
-        return new EndKit(box, boxCounts, Optional.of(other), damper, stop, parts, own, boxOfAll);
+        return new EndKit(box, boxCounts, Optional.of(other), damper, stop, parts, own, boxOf);
     }
 
     public EndKit withDamper(DamperFacts other) {
-        return new EndKit(box, boxCounts, spring, Optional.of(other), stop, parts, own, boxOfAll);
+        return new EndKit(box, boxCounts, spring, Optional.of(other), stop, parts, own, boxOf);
     }
 
     public EndKit withStop(StopFacts other) {
-        return new EndKit(box, boxCounts, spring, damper, Optional.of(other), parts, own, boxOfAll);
+        return new EndKit(box, boxCounts, spring, damper, Optional.of(other), parts, own, boxOf);
     }
 
     public EndKit withParts(List<Part> other) {
-        return new EndKit(box, boxCounts, spring, damper, stop, other, own, boxOfAll);
+        return new EndKit(box, boxCounts, spring, damper, stop, other, own, boxOf);
     }
 
     public EndKit withOwn(OwnFits other) {
-        return new EndKit(box, boxCounts, spring, damper, stop, parts, other, boxOfAll);
+        return new EndKit(box, boxCounts, spring, damper, stop, parts, other, boxOf);
     }
 
-    public EndKit withBoxOfAll(boolean other) {
+    public EndKit withBoxOf(BoxOf other) {
         return new EndKit(box, boxCounts, spring, damper, stop, parts, own, other);
     }
 
@@ -77,11 +87,18 @@ public record EndKit(
      * one is the whole kit's, and counted on top of them it would count twice.
      */
     Optional<Advertised.Range> springBox() {
-        return parts.stream().anyMatch(Part::wholeKit) || boxOfAll && !parts.isEmpty() ? Optional.empty() : box;
+        return parts.stream().anyMatch(Part::wholeKit) || boxOf == BoxOf.PARTS && !parts.isEmpty()
+                ? Optional.empty()
+                : box;
+    }
+
+    /** The printed number has in it what the other parts give. */
+    boolean boxWhole() {
+        return boxOf == BoxOf.SPRINGS_AND_PARTS;
     }
 
     /** True when nothing of this end is touched. */
     public boolean nothing() {
-        return withOwn(OwnFits.NONE).withBoxOfAll(false).equals(NOTHING);
+        return withOwn(OwnFits.NONE).withBoxOf(BoxOf.SPRINGS).equals(NOTHING);
     }
 }

@@ -33,6 +33,7 @@ final class EndModel {
     private double printed;
 
     private final boolean gasCounts;
+    private final boolean boxWhole;
     private final Told settling;
     private final double closer;
     private final double beside;
@@ -50,6 +51,7 @@ final class EndModel {
         bySprings = sameSpring ? oldKnown && kit.springBox().isEmpty() : oldKnown || seatsMeasured;
         sameDamper = kit.damper().isEmpty();
         gasCounts = !kit.boxCounts();
+        boxWhole = kit.boxWhole();
         closer = closer(now, kit);
         beside = kit.parts().stream()
                 .filter(part -> part.atWheel() && !part.usesTravel())
@@ -120,7 +122,7 @@ final class EndModel {
      */
     private void weigh(Told box) {
         double springs = springStandard();
-        double apart = byFigures(at) + (gasCounts ? 0 : gasLine(at)) - box.value();
+        double apart = byFigures(at) + inBox(at) - box.value();
         if (Math.abs(apart) > AGREE * Math.hypot(springs, box.standard())) {
             return;
         }
@@ -246,13 +248,17 @@ final class EndModel {
 
     /** What the other spring gives at the wheel with the old damper's gas. */
     double springLine(double[] p) {
+        double box = p[Input.BOX.ordinal()] - inBox(p);
         if (!bySprings()) {
-            return p[Input.BOX.ordinal()];
+            return box;
         }
-        // What is printed for a kit with its dampers has their gas in it already.
-        return printed == 0
-                ? byFigures(p)
-                : (1 - printed) * byFigures(p) + printed * (p[Input.BOX.ordinal()] - (gasCounts ? 0 : gasLine(p)));
+        return printed == 0 ? byFigures(p) : (1 - printed) * byFigures(p) + printed * box;
+    }
+
+    /** What the printed number has in it beside the springs: its dampers' gas, or all that goes in with them. */
+    private double inBox(double[] p) {
+        double gas = gasCounts ? 0 : gasLine(p);
+        return boxWhole ? gas + atSeat(p) + p[Input.AT_WHEEL.ordinal()] : gas;
     }
 
     /** The same by the springs' figures alone. */

@@ -108,6 +108,10 @@ public record EndPlan(
     private static Reason springReason(EndModel model, EndNow now, EndKit kit) {
         if (!model.bySprings()) {
             Advertised.Range box = kit.springBox().orElseThrow();
+            double parts = box.mean().mm() + kit.own().off().value() - model.springLine(model.at);
+            if (kit.boxWhole() && parts != 0) {
+                return Reason.of(KitFormula.BOX_LESS_PARTS, box.least(), box.most(), Length.ofRoundedMm(parts));
+            }
             return kit.own().count() == 0
                     ? Reason.of(KitFormula.BOX, box.least(), box.most())
                     : Reason.of(

@@ -27,7 +27,10 @@ public sealed interface KitFinding extends Finding {
 
     /** Of the printed number against what the parts come to. */
     default boolean ofThePrinted() {
-        return this instanceof NotAsBoxed || this instanceof PerhapsNotAsBoxed || this instanceof BoxUnproven;
+        return this instanceof BoxAndParts
+                || this instanceof NotAsBoxed
+                || this instanceof PerhapsNotAsBoxed
+                || this instanceof BoxUnproven;
     }
 
     /** A side of the vehicle, as the driver sits. */
@@ -96,6 +99,9 @@ public sealed interface KitFinding extends Finding {
 
     /** The parts one by one say another drop than the box. */
     record NotAsBoxed(End place, Length drop, Length box) implements KitFinding, Look {}
+
+    /** A printed drop, and what other parts give on top of it: it may have them in it already. */
+    record BoxAndParts(End place, Length box, Length parts) implements KitFinding, Look {}
 
     /** Nobody can say which way a seat of other shape moves it. */
     record SeatUntellable(End place, Length least, Length most) implements KitFinding, Look {}

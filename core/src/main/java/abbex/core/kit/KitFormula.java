@@ -6,6 +6,7 @@ import java.util.List;
 /** The formulas of the plan; docs/formulas.md has a row for each. */
 public enum KitFormula implements Formula {
     BOX("as printed, ± 1/4 in at k = 2 (common practice)", "least", "most"),
+    BOX_LESS_PARTS("as printed for the whole kit, less what its other parts give", "least", "most", "parts"),
     OWN_BOX(
             "printed drop with ± 1/4 in at k = 2 and the shop's fits as observations (normal, conjugate)",
             "least",

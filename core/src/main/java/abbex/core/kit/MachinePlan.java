@@ -80,8 +80,9 @@ public record MachinePlan(Interval turn, Optional<Steered> steered, Optional<Lea
         return findings;
     }
 
+    /** To a tenth: none of it is known better. */
     private static Angle degrees(double degrees) {
-        return Angle.ofDegrees(degrees);
+        return Angle.ofDegrees(Math.rint(10 * degrees) / 10);
     }
 
     private static void steers(Steered is, List<KitFinding> findings) {

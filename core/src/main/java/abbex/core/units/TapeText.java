@@ -391,9 +391,9 @@ public final class TapeText {
             return expanded.compareTo(Length.ofMm(5)) < 0 ? Optional.empty() : Optional.of(Length.ofMm(1));
         }
         int perInch = 1;
-        while (perInch < 16 && 2 * (Length.NM_PER_INCH / perInch) > expanded.nm()) {
+        while (perInch < 32 && 2 * (Length.NM_PER_INCH / perInch) > expanded.nm()) {
             perInch *= 2;
         }
-        return perInch == 16 ? Optional.empty() : Optional.of(Length.ofNm(Length.NM_PER_INCH / perInch));
+        return perInch == 32 ? Optional.empty() : Optional.of(Length.ofNm(Length.NM_PER_INCH / perInch));
     }
 }

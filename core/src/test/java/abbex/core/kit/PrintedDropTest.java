@@ -112,7 +112,7 @@ class PrintedDropTest {
     @Test
     void a_number_of_all_parts_counts_once() {
         Length two = Length.ofInches(2, 0, 1);
-        EndKit printed = EndKit.NOTHING.withBox(new Advertised.Range(two, two)).withBoxOfAll(true);
+        EndKit printed = EndKit.NOTHING.withBox(new Advertised.Range(two, two)).withBoxOf(EndKit.BoxOf.PARTS);
         EndNow now = now(Told.measured(3500, 10), Optional.empty());
         Told none = Told.measured(0, 0);
         EndPlan alone = EndPlan.of(now, printed, none).orElseThrow();
@@ -137,5 +137,48 @@ class PrintedDropTest {
                 .orElseThrow();
         assertEquals(18.126, plan.setDown().value(), 0.001);
         assertEquals(18.126, plan.settled().value(), 0.001);
+    }
+
+    /** Pocket of 4 in at a ratio of 0.65 on 4 in printed: both counted come to 10 5/32; of the whole kit 4 is 4. */
+    @Test
+    void parts_are_in_the_printed_number_where_somebody_says_so() {
+        Length four = Length.ofNm(101_600_000);
+        EndNow now = new EndNow(
+                Told.measured(3500, 10),
+                Told.measured(0.65, 0.005),
+                Told.measured(0.65, 0.005),
+                Told.measured(30, 1),
+                Optional.empty(),
+                Optional.empty(),
+                new DamperFacts(Told.measured(0, 0), Optional.empty(), Optional.empty()),
+                Optional.empty(),
+                Optional.empty(),
+                Told.measured(0, 0));
+        EndKit kit = EndKit.NOTHING.withBox(new Advertised.Range(four, four)).withParts(List.of(new Part.Pocket(four)));
+        KitPlan onTop = plan(now, kit);
+        assertEquals(
+                101.6 + 101.6 / 0.65,
+                onTop.ends().front().orElseThrow().setDown().value(),
+                0.01);
+        KitFinding.BoxAndParts asked = onTop.findings().stream()
+                .filter(KitFinding.BoxAndParts.class::isInstance)
+                .map(KitFinding.BoxAndParts.class::cast)
+                .findFirst()
+                .orElseThrow();
+        assertEquals(101.6 / 0.65, asked.parts().mm(), 0.01);
+        KitPlan whole = plan(now, kit.withBoxOf(EndKit.BoxOf.SPRINGS_AND_PARTS));
+        EndPlan front = whole.ends().front().orElseThrow();
+        assertEquals(101.6, front.setDown().value(), 0.01);
+        assertEquals(
+                101.6, front.lines().stream().mapToDouble(EndPlan.Line::drop).sum(), 0.01);
+        assertEquals(2 * Box.STANDARD, front.setDown().half(), 0.6);
+        assertTrue(whole.findings().stream().noneMatch(KitFinding.BoxAndParts.class::isInstance));
+    }
+
+    private static KitPlan plan(EndNow now, EndKit kit) {
+        return KitPlan.predict(
+                PerEnd.of(end -> now),
+                PerEnd.of(end -> end == End.FRONT ? kit : EndKit.NOTHING),
+                PerEnd.of(end -> Told.measured(0, 0)));
     }
 }
