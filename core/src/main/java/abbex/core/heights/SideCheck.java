@@ -106,7 +106,10 @@ final class SideCheck {
     private static void after(Comparison c, End end, Way method, BeforeAfter sides) {
         Estimate is = sides.after().orElseThrow().value();
         if (is.value().abs().compareTo(c.limits().of(Limit.SIDES_GOOD)) <= 0 || !is.differsFromZero()) {
-            c.say(new HeightFinding.LeftRightGood(at(end, method), abs(is), method));
+            // Merely not apart is no match: what could not have been seen is not said to be good.
+            if (abs(is).value().plus(is.expanded()).compareTo(c.limits().of(Limit.SIDES_ACCEPT)) <= 0) {
+                c.say(new HeightFinding.LeftRightGood(at(end, method), abs(is), method));
+            }
             return;
         }
         boolean accepted = is.value().abs().compareTo(c.limits().of(Limit.SIDES_ACCEPT)) <= 0;

@@ -11,6 +11,7 @@ import abbex.core.figure.Severity;
 import abbex.core.units.Graduation;
 import abbex.core.units.Length;
 import abbex.core.units.LengthUnit;
+import abbex.core.units.TapeReading;
 import abbex.core.units.TapeText;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
@@ -158,6 +159,25 @@ class FindingsTest {
                 .with(Method.HF, "13", "14", "14 5/8", "14 9/16");
         assertFalse(
                 codes(DropSheet.compare(CAR, leans.done(), HeightSheet.empty())).contains("SIDES_FAR_APART"));
+    }
+
+    /** Read to half an inch, sides that were not seen apart are not said to match; read to a sixteenth they are. */
+    @Test
+    void sides_that_could_not_have_been_seen_apart_are_not_said_to_match() {
+        for (int perInch : new int[] {2, 16}) {
+            Sheets before = sheet();
+            Sheets after = sheet();
+            for (Corner corner : Corner.WALK) {
+                MeasuringPoint spot = MeasuringPoint.of(corner, Method.HF);
+                Graduation tape = new Graduation(LengthUnit.INCH, perInch);
+                before.reading(Reading.of(spot, TapeReading.of(Length.ofInches(14, 0, 1), tape)));
+                after.reading(Reading.of(spot, TapeReading.of(Length.ofInches(13, 0, 1), tape)));
+            }
+            assertEquals(
+                    perInch == 16,
+                    codes(DropSheet.compare(CAR, before.done(), after.done())).contains("LEFT_RIGHT_GOOD"),
+                    "1/" + perInch + " in");
+        }
     }
 
     /** A 17 in rim's radius is 235 mm over its edge: 9 1/4 in short of the hub at every corner, and nothing else is said of it. */
