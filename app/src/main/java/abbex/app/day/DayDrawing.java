@@ -112,6 +112,7 @@ final class DayDrawing {
                 (int) Duration.between(left, right).toMinutes(),
                 ticks(),
                 pauses(),
+                shut(),
                 now.isBefore(left) || now.isAfter(right) ? -1 : x(now),
                 rows,
                 people);
@@ -135,6 +136,19 @@ final class DayDrawing {
                     hours.stretches().get(i - 1).to(), hours.stretches().get(i).from()));
         }
         return pauses;
+    }
+
+    /** What is drawn beyond the hours of the shop: work that runs over. */
+    private List<DayView.Bar> shut() {
+        List<WorkHours.Stretch> open = hours.stretches();
+        List<DayView.Bar> shut = new ArrayList<>();
+        if (!open.isEmpty() && left.isBefore(open.get(0).from())) {
+            shut.add(bar(left, open.get(0).from()));
+        }
+        if (!open.isEmpty() && right.isAfter(open.get(open.size() - 1).to())) {
+            shut.add(bar(open.get(open.size() - 1).to(), right));
+        }
+        return shut;
     }
 
     private String initials(Optional<UUID> id) {

@@ -44,6 +44,7 @@ public record DayView(
      *
      * @param opens minutes of the clock at its left edge
      * @param minutes from its left edge to its right one
+     * @param shut before the shop opens and after it closes
      * @param now where the clock stands; negative where it is another day
      */
     public record Drawing(
@@ -52,6 +53,7 @@ public record DayView(
             int minutes,
             List<Tick> ticks,
             List<Bar> pauses,
+            List<Bar> shut,
             double now,
             List<Row> bays,
             List<Row> people) {

@@ -158,6 +158,16 @@ class PlannedDayTest {
         assertTrue(page.contains(Said.by("day.left.promised")), page);
     }
 
+    /** Planned while the shop was open longer: what runs over its closing is drawn as that. */
+    @Test
+    void work_after_closing_is_drawn_as_that() {
+        vehicle("A");
+        assertFalse(planned().contains(">" + Said.by("day.closed") + "<"));
+        hours("08:00", "09:00");
+        String page = by.get("/day?on=" + day).body();
+        assertTrue(page.contains(">" + Said.by("day.closed") + "<"), page);
+    }
+
     @Test
     void dragged_its_price_told_and_put_back() {
         String first = vehicle("A");
