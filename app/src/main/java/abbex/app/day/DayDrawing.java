@@ -181,7 +181,9 @@ final class DayDrawing {
                         reader.clock(entry.starts()),
                         "to",
                         reader.clock(entry.ends())),
-                entry.stints().stream().map(s -> bar(s.starts(), s.ends())).toList(),
+                entry.stints().stream()
+                        .flatMap(s -> worked(s.starts(), s.ends()).stream())
+                        .toList(),
                 entry.stints().stream()
                         .filter(s -> s.helper().isPresent())
                         .map(s -> new DayView.Call(bar(s.starts(), s.ends()), initials(s.helper())))
@@ -198,21 +200,31 @@ final class DayDrawing {
             for (Planned.Stint stint : entry.stints()) {
                 boolean helps = stint.helper().equals(Optional.of(person));
                 if (own || helps) {
-                    busy.add(new DayView.Block(
-                            entry.job().toString(),
-                            bar(stint.starts(), stint.ends()),
-                            entry.plate(),
-                            "",
-                            helps,
-                            false,
-                            "",
-                            List.of(),
-                            List.of(),
-                            -1,
-                            ""));
+                    worked(stint.starts(), stint.ends()).forEach(bar -> busy.add(busy(entry, bar, helps)));
                 }
             }
         }
         return busy;
+    }
+
+    private static DayView.Block busy(Planned.Entry entry, DayView.Bar bar, boolean helps) {
+        return new DayView.Block(
+                entry.job().toString(), bar, entry.plate(), "", helps, false, "", List.of(), List.of(), -1, "");
+    }
+
+    /** From an instant to another, but for the breaks between: nobody works there. */
+    private List<DayView.Bar> worked(Instant from, Instant to) {
+        List<DayView.Bar> worked = new ArrayList<>();
+        Instant begins = from;
+        for (int i = 1; i < hours.stretches().size(); i++) {
+            Instant stop = hours.stretches().get(i - 1).to();
+            Instant again = hours.stretches().get(i).from();
+            if (begins.isBefore(stop) && to.isAfter(again)) {
+                worked.add(bar(begins, stop));
+                begins = again;
+            }
+        }
+        worked.add(bar(begins, to));
+        return worked;
     }
 }
