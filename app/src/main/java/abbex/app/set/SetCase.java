@@ -34,7 +34,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.IntFunction;
 import java.util.function.Supplier;
@@ -224,62 +223,41 @@ final class SetCase {
         return Arrays.stream(End.values()).anyMatch(e -> SetForm.kind(told, e) != SetForm.Kind.NONE);
     }
 
-    private Optional<Length> wanted(Corner corner) {
-        String raw = SetForm.text(told, "wanted", corner);
-        return raw.isEmpty() ? Optional.empty() : Optional.of(SetForm.mm(raw));
+    /** What heights are wanted of it. */
+    Targets targets() {
+        return new Targets(this, told, sheet.stage(), plan.get());
     }
 
-    SetForm.Policy policy() {
-        return SetForm.policy(told);
+    /** Heights as it came, in the way that it is set by, mm. */
+    Optional<double[]> arrived() {
+        return judged().heights(0, method).map(CornerHeights::mm);
     }
 
-    /** The rear's target as it follows the front's, mm; empty where what it follows was not measured. */
-    OptionalDouble follows() {
-        OptionalDouble front = mean(wanted(End.FRONT.left()), wanted(End.FRONT.right()));
-        if (front.isEmpty()) {
-            return OptionalDouble.empty();
-        }
-        return switch (policy()) {
-            case GIVEN -> OptionalDouble.empty();
-            case RAKE ->
-                judged().heights(0, method)
-                        .map(CornerHeights::mm)
-                        .map(was -> OptionalDouble.of(Aim.rearKeepingRake(was, front.getAsDouble())))
-                        .orElse(OptionalDouble.empty());
-            case GAPS -> alike(Method.TG, front.getAsDouble());
-            case LEVEL -> alike(Method.FG, front.getAsDouble());
-        };
-    }
-
-    private static OptionalDouble mean(Optional<Length> left, Optional<Length> right) {
-        return left.isEmpty() || right.isEmpty()
-                ? OptionalDouble.empty()
-                : OptionalDouble.of((left.get().mm() + right.get().mm()) / 2);
-    }
-
-    /** Where the rear comes to if a way to measure is to read behind as in front; it was read since the last turn. */
-    private OptionalDouble alike(Method way, double front) {
+    /** Heights by another way that was read at all four corners since the last turn, mm. */
+    Optional<double[]> reads(Method way) {
         long after = moves.isEmpty() ? 0 : moves.get(moves.size() - 1).afterNr();
         boolean read = sheet.read().complete(way)
                 && Corner.WALK.stream()
                         .flatMap(c -> sheet.read().at(c, way).orElseThrow().readings().stream())
                         .allMatch(reading -> reading.nr() > after);
-        Optional<CornerHeights> stands = judged().heights(sheets.sheets().size() - 1, way);
-        return read && stands.isPresent()
-                ? OptionalDouble.of(Aim.rearReadingAlike(now(), stands.get().mm(), front))
-                : OptionalDouble.empty();
+        return read ? judged().heights(sheets.sheets().size() - 1, way).map(CornerHeights::mm) : Optional.empty();
     }
 
-    /** Where nothing is said the heights stay as they are. */
-    double[] wanted() {
-        double[] wanted = new double[Corner.WALK.size()];
-        double[] now = now();
-        Arrays.setAll(wanted, c -> wanted(Corner.WALK.get(c)).map(Length::mm).orElse(now[c]));
-        follows().ifPresent(rear -> {
-            wanted[End.REAR.left().ordinal()] = rear;
-            wanted[End.REAR.right().ordinal()] = rear;
-        });
-        return wanted;
+    /** One standard deviation of how far both sides of an end stand apart, each read by a way, mm. */
+    double standard(Method way, End end) {
+        return Math.hypot(
+                sheet.read()
+                        .at(end.left(), way)
+                        .orElseThrow()
+                        .estimate()
+                        .uncertainty()
+                        .standard(),
+                sheet.read()
+                        .at(end.right(), way)
+                        .orElseThrow()
+                        .estimate()
+                        .uncertainty()
+                        .standard());
     }
 
     List<Adjuster> adjusters() {
@@ -443,8 +421,9 @@ final class SetCase {
                 known.loads(),
                 adjusters(),
                 weighed()
-                        .map(loads -> Aim.heights(wanted()).andLoads(loads.shift(Scales.cross(told)), Aim.KEPT_LOAD))
-                        .orElseGet(() -> Aim.heights(wanted()).keepingLoads())));
+                        .map(loads ->
+                                Aim.heights(targets().now()).andLoads(loads.shift(Scales.cross(told)), Aim.KEPT_LOAD))
+                        .orElseGet(() -> Aim.heights(targets().now()).keepingLoads())));
     }
 
     /** What the scales show as it stands, N; empty where it was not weighed, or turned since. */

@@ -100,7 +100,11 @@ class SetController {
         Form form = new Form(me, words, parameters);
         Map<String, String> kept = SetForm.read(form);
         kept.putAll(Scales.read(form, settings.told(job), settings.moves(job).size()));
-        at(job).ifPresent(at -> SetForm.near(form, kept, at.now()));
+        at(job).flatMap(at -> SetForm.by(kept.getOrDefault(SetForm.BY, ""))
+                        .way()
+                        .map(at::reads)
+                        .orElseGet(() -> Optional.of(at.now())))
+                .ifPresent(stands -> SetForm.near(form, kept, stands));
         if (form.fits() && settings.tell(me, job, kept, form.edition())) {
             return back(id);
         }

@@ -5,6 +5,7 @@ import abbex.app.form.Form;
 import abbex.app.kit.BagText;
 import abbex.app.kit.StackSizes;
 import abbex.app.kit.TurnsText;
+import abbex.core.heights.Method;
 import abbex.core.kit.EndNow;
 import abbex.core.units.Graduation;
 import abbex.core.units.Length;
@@ -16,12 +17,16 @@ import abbex.core.vehicle.End;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
+import org.jspecify.annotations.Nullable;
 
 /** The fields of the setup, and what they say. */
 final class SetForm {
     static final String LINKS = "links";
     static final String POLICY = "policy";
+    static final String BY = "by";
+    static final String SETTLED = "settled";
     private static final Length HIGHEST = Length.ofMm(1500);
     private static final Length COARSEST = Length.ofMm(20);
     private static final Length MOST_LIFT = Length.ofMm(100);
@@ -59,6 +64,25 @@ final class SetForm {
         GAPS,
         /** A frame as high behind as in front. */
         LEVEL
+    }
+
+    /** What the targets are told in. */
+    enum By {
+        /** What the vehicle is set by. */
+        LIP(null),
+        FRAME(Method.FG),
+        GAP(Method.TG);
+
+        private final @Nullable Method way;
+
+        By(@Nullable Method way) {
+            this.way = way;
+        }
+
+        /** Empty for what the vehicle is set by. */
+        Optional<Method> way() {
+            return Optional.ofNullable(way);
+        }
     }
 
     /** What an end is set by. */
@@ -101,6 +125,9 @@ final class SetForm {
         kept.put(LINKS, form.has(LINKS) ? "apart" : "");
         Policy policy = form.choice(POLICY, Policy.values(), Policy.GIVEN);
         kept.put(POLICY, policy == Policy.GIVEN ? "" : policy.name());
+        By by = form.choice(BY, By.values(), By.LIP);
+        kept.put(BY, by == By.LIP ? "" : by.name());
+        kept.put(SETTLED, form.has(SETTLED) ? "yes" : "");
         for (End end : End.values()) {
             Kind kind = form.choice(field("kind", end), Kind.values(), Kind.NONE);
             kept.put(field("kind", end), kind.name());
@@ -131,7 +158,7 @@ final class SetForm {
     /** No adjuster reaches further, mm (ours): what is as far from where it stands is no height, a drop most likely. */
     private static final double REACH = 127;
 
-    /** @param now where the corners stand, LF RF RR LR, mm */
+    /** @param now where the corners stand in the way that the targets are told in, LF RF RR LR, mm */
     static void near(Form form, Map<String, String> kept, double[] now) {
         for (Corner corner : Corner.WALK) {
             String own = right("wanted", corner.end());
@@ -180,6 +207,8 @@ final class SetForm {
         Map<String, String> all = new LinkedHashMap<>();
         all.put(LINKS, told.text(LINKS));
         all.put(POLICY, told.text(POLICY));
+        all.put(BY, told.text(BY));
+        all.put(SETTLED, told.text(SETTLED));
         for (End end : End.values()) {
             FIELDS.forEach(name -> all.put(field(name, end), told.text(field(name, end))));
             SIDES.forEach(name -> all.put(right(name, end), told.text(right(name, end))));
@@ -237,6 +266,19 @@ final class SetForm {
     static Policy policy(StayValues.Told told) {
         String policy = told.text(POLICY);
         return policy.isEmpty() ? Policy.GIVEN : Policy.valueOf(policy);
+    }
+
+    static By by(StayValues.Told told) {
+        return by(told.text(BY));
+    }
+
+    static By by(String kept) {
+        return kept.isEmpty() ? By.LIP : By.valueOf(kept);
+    }
+
+    /** Heights are wanted of the vehicle once it has settled. */
+    static boolean settled(StayValues.Told told) {
+        return !told.text(SETTLED).isEmpty();
     }
 
     static Kind kind(StayValues.Told told, End end) {

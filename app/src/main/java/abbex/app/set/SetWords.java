@@ -12,6 +12,7 @@ import abbex.core.setting.SettingSolver;
 import abbex.core.setting.Tries;
 import abbex.core.units.Length;
 import abbex.core.vehicle.Corner;
+import abbex.core.vehicle.End;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -43,15 +44,16 @@ class SetWords {
                 after[c] += known.heights()[c][i] * moves[i];
             }
         }
-        double[] wanted = at.wanted();
+        Targets targets = at.targets();
+        double[] wanted = targets.now();
         List<SetPage.CornerView> corners = new ArrayList<>();
         for (Corner corner : Corner.WALK) {
-            corners.add(corner(at, known, chosen, after, moves, corner, reader));
+            corners.add(corner(at, known, chosen, after, moves, wanted, corner, reader));
         }
         return new SetPage(
                 corners,
                 PlateDrawing.of(known.now(), after, wanted),
-                says(at, known, best, moves, after, wanted, reader),
+                says(at, targets, known, best, moves, after, wanted, reader),
                 tries(at, reader),
                 at.turnedInAll(),
                 at.moves().isEmpty()
@@ -67,6 +69,7 @@ class SetWords {
             List<Option> chosen,
             double[] after,
             double[] moves,
+            double[] wanted,
             Corner corner,
             Reader reader) {
         int c = corner.ordinal();
@@ -83,7 +86,7 @@ class SetWords {
                 html(known.now()[c], reader),
                 html(after[c], reader),
                 Numerals.html("± " + Numerals.uncertainty(Length.ofRoundedMm(SURE * known.after(c, moves)), reader)),
-                html(at.wanted()[c], reader),
+                html(wanted[c], reader),
                 list,
                 options.indexOf(chosen.get(c)));
     }
@@ -161,6 +164,7 @@ class SetWords {
 
     private List<SetPage.Line> says(
             SetCase at,
+            Targets targets,
             Tries.Known known,
             SettingSolver.Answer best,
             double[] moves,
@@ -222,9 +226,7 @@ class SetWords {
         if (at.pressuresChanged()) {
             says.add(look("set.changed", reader, "what", words.say("set.changed.pressures", reader)));
         }
-        if (at.policy() != SetForm.Policy.GIVEN) {
-            says.add(follows(at, reader));
-        }
+        says.addAll(targets(targets, reader));
         says.addAll(scales(at, known, moves, reader));
         says.add(new SetPage.Line(
                 "clear", words.say("severity.CLEAR", reader), Numerals.html(spread(after, wanted, reader))));
@@ -240,21 +242,47 @@ class SetWords {
         return look("set.exchanged", reader, "which", which);
     }
 
+    /** How the targets were come by, or what has to be measured for them. */
+    private List<SetPage.Line> targets(Targets targets, Reader reader) {
+        List<SetPage.Line> says = new ArrayList<>();
+        if (targets.otherWayMissing()) {
+            says.add(look("set.by.not", reader, "way", targets.otherWay().orElseThrow()));
+        }
+        if (targets.policy() != SetForm.Policy.GIVEN) {
+            says.add(follows(targets, reader));
+        }
+        for (End end : End.values()) {
+            if (targets.settles(end) > 0) {
+                says.add(note("set.settles", reader, "place", end, "by", mm(targets.settles(end))));
+            }
+        }
+        targets.panel()
+                .ifPresent(panel -> says.add(look(
+                        "set.panel", reader, "higher", panel.higher(), "than", panel.than(), "by", mm(panel.by()))));
+        return says;
+    }
+
     /** What the rear's target follows, or what has to be measured so that it can. */
-    private SetPage.Line follows(SetCase at, Reader reader) {
-        String policy = words.say("set.policy." + at.policy());
-        return at.follows().isEmpty()
-                ? look("set.follows.not." + at.policy(), reader)
-                : new SetPage.Line(
-                        "note",
-                        words.say("severity.NOTE", reader),
-                        Numerals.html(words.say(
-                                "set.follows",
-                                reader,
-                                "height",
-                                Length.ofRoundedMm(at.follows().getAsDouble()),
-                                "policy",
-                                Words.small(policy))));
+    private SetPage.Line follows(Targets targets, Reader reader) {
+        String policy = words.say("set.policy." + targets.policy());
+        return targets.follows().isEmpty()
+                ? look("set.follows.not." + targets.policy(), reader)
+                : note(
+                        "set.follows",
+                        reader,
+                        "height",
+                        mm(targets.follows().getAsDouble()),
+                        "policy",
+                        Words.small(policy));
+    }
+
+    private static Length mm(double mm) {
+        return Length.ofRoundedMm(mm);
+    }
+
+    private SetPage.Line note(String key, Reader reader, Object... named) {
+        return new SetPage.Line(
+                "note", words.say("severity.NOTE", reader), Numerals.html(words.say(key, reader, named)));
     }
 
     /** Cross, left and rear as weighed and after what is chosen. */
