@@ -32,7 +32,7 @@ public final class Script {
         try {
             Path log = Path.of("target", "script-" + System.nanoTime() + ".log");
             Process process = started(log, command);
-            if (!process.waitFor(90, TimeUnit.SECONDS)) {
+            if (!process.waitFor(300, TimeUnit.SECONDS)) {
                 process.destroyForcibly();
                 throw new IllegalStateException(String.join(" ", command) + " took too long, see " + log);
             }
