@@ -243,21 +243,17 @@ final class SetCase {
         return read ? judged().heights(sheets.sheets().size() - 1, way).map(CornerHeights::mm) : Optional.empty();
     }
 
-    /** One standard deviation of how far both sides of an end stand apart, each read by a way, mm. */
-    double standard(Method way, End end) {
-        return Math.hypot(
-                sheet.read()
-                        .at(end.left(), way)
+    /** One standard deviation of a reading by a way that was read at all four corners, the widest, mm. */
+    double standard(Method way) {
+        return Corner.WALK.stream()
+                .mapToDouble(c -> sheet.read()
+                        .at(c, way)
                         .orElseThrow()
                         .estimate()
                         .uncertainty()
-                        .standard(),
-                sheet.read()
-                        .at(end.right(), way)
-                        .orElseThrow()
-                        .estimate()
-                        .uncertainty()
-                        .standard());
+                        .standard())
+                .max()
+                .orElseThrow();
     }
 
     List<Adjuster> adjusters() {

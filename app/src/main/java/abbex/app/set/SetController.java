@@ -220,6 +220,7 @@ class SetController {
         page.addObject("ends", End.values());
         page.addObject("kinds", SetForm.Kind.values());
         page.addObject("policies", SetForm.Policy.values());
+        page.addObject("ways", SetForm.By.values());
         page.addObject("weights", Scales.WEIGHTS);
         page.addObject("four", !job.vehicle().kind().singleTrack());
         page.addObject("measured", at.isPresent());

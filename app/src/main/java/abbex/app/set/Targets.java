@@ -6,6 +6,7 @@ import abbex.core.heights.Method;
 import abbex.core.heights.Stage;
 import abbex.core.kit.EndPlan;
 import abbex.core.setting.Aim;
+import abbex.core.setting.Panel;
 import abbex.core.units.Length;
 import abbex.core.vehicle.Corner;
 import abbex.core.vehicle.End;
@@ -88,16 +89,7 @@ record Targets(SetCase at, StayValues.Told told, Stage stage, KitPlans.Planned p
         if (!SetForm.settled(told) || stage == Stage.SETTLED) {
             return 0;
         }
-        return plan.plan()
-                .ends()
-                .get(end)
-                .map(Targets::settling)
-                .map(by -> Math.max(0, by))
-                .orElse(0.0);
-    }
-
-    private static double settling(EndPlan plan) {
-        return plan.settled().value() - plan.setDown().value();
+        return plan.plan().ends().get(end).map(EndPlan::settling).orElse(0.0);
     }
 
     /** Where each corner is to stand now, mm; where nothing is said the heights stay as they are. */
@@ -113,28 +105,11 @@ record Targets(SetCase at, StayValues.Told told, Stage stage, KitPlans.Planned p
         return wanted;
     }
 
-    /** A lip that stands higher over the frame than its other side's. */
-    record Panel(Corner higher, Corner than, double by) {}
-
-    /** What is less is a seam or a tape, mm (ours): an eighth of an inch. */
-    private static final double PANEL = 3.2;
-
-    /** The end whose lips stand apart further than the frame under them does: the panel does that, and no spring. */
+    /** Lips that stand apart further than the frame under them does, each read over the ground since the last turn. */
     Optional<Panel> panel() {
-        return at.reads(Method.FG)
-                .flatMap(frame -> Arrays.stream(End.values())
-                        .flatMap(end -> panel(end, frame).stream())
-                        .findFirst());
-    }
-
-    private Optional<Panel> panel(End end, double[] frame) {
-        int left = end.left().ordinal();
-        int right = end.right().ordinal();
-        double apart = at.now()[left] - at.now()[right] - (frame[left] - frame[right]);
-        double sure = Math.hypot(at.standard(at.method(), end), at.standard(Method.FG, end));
-        return Math.abs(apart) > Math.max(PANEL, 3 * sure)
-                ? Optional.of(new Panel(
-                        apart > 0 ? end.left() : end.right(), apart > 0 ? end.right() : end.left(), Math.abs(apart)))
-                : Optional.empty();
+        return at.reads(Method.GF)
+                .flatMap(lips -> at.reads(Method.FG)
+                        .flatMap(frame ->
+                                Panel.find(lips, frame, Math.max(at.standard(Method.GF), at.standard(Method.FG)))));
     }
 }

@@ -11,6 +11,7 @@ import abbex.app.support.Jobs;
 import abbex.app.support.Said;
 import abbex.app.support.Shop;
 import abbex.app.support.Visitor;
+import abbex.core.setting.Panel;
 import java.net.http.HttpResponse;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -153,11 +154,14 @@ class TargetsTest {
         tell(job, "350 mm", "356 mm");
         assertTrue(targets(job).panel().isEmpty(), "no frame read");
         read(job, "FG", 180, 180, 194, 194);
-        Targets.Panel panel = targets(job).panel().orElseThrow();
+        assertTrue(targets(job).panel().isEmpty(), "over hubs a low tyre looks like that");
+        read(job, "GF", 667, 660, 666, 666);
+        Panel panel = targets(job).panel().orElseThrow();
         assertEquals("LF", panel.higher().code());
         assertEquals(7, panel.by(), 1);
         String even = received(357, 350, 356, 356);
         tell(even, "350 mm", "356 mm");
+        read(even, "GF", 667, 660, 666, 666);
         read(even, "FG", 187, 180, 194, 194);
         assertTrue(targets(even).panel().isEmpty(), "it leans");
     }

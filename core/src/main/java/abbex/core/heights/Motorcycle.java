@@ -46,10 +46,8 @@ final class Motorcycle {
     /** An end that rose by so much while the other came down, mm (ours): half an inch. */
     private static final double ROSE = 12.7;
 
-    /** With the ends exchanged neither rises by more than a reading is off, and neither comes down by more than is built, mm (ours). */
+    /** With the ends exchanged neither rises by more than a reading is off, mm (ours), and neither comes down by more than is built. */
     private static final double NOT_RISEN = 3;
-
-    private static final double BUILT = 150;
 
     static PerEnd<EndDrop> ends(Comparison c, Map<MeasuringPoint, Figure<Estimate>> points) {
         boolean exchanged = exchanged(c);
@@ -87,7 +85,7 @@ final class Motorcycle {
     }
 
     private static boolean built(Length down) {
-        return down.mm() > -NOT_RISEN && down.mm() < BUILT;
+        return down.mm() > -NOT_RISEN && down.compareTo(ReadingCheck.BUILT) <= 0;
     }
 
     private static Optional<Length> down(Comparison c, PointMethod way, End was, End is) {

@@ -32,6 +32,11 @@ public record EndPlan(
      */
     public record Line(Row row, double drop, double standard, Reason reason) {}
 
+    /** How far it goes on down after it was set down, mm, not negative. */
+    public double settling() {
+        return Math.max(0, settled.value() - setDown.value());
+    }
+
     /** New springs settle by 3/16 in ± 1/16 at k = 2 (common practice). */
     private static final Told AT_ONCE = Told.measured(0, 0);
 
